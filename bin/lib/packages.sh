@@ -1,0 +1,63 @@
+# What has to be on the machine, and how it gets there.
+
+as_root() {
+  if [ "$(id -u)" -eq 0 ]; then "$@"
+  elif command -v sudo >/dev/null 2>&1; then sudo -- "$@"
+  else fail "Debian packages are missing: $MISSING." "Run this as root, or have sudo installed: apt-get install $MISSING"
+  fi
+}
+
+has_php() { php -m | grep -qix "$1"; }
+
+missing_debian_packages() { # [with the browser]
+  local missing=""
+  has_php pdo_pgsql || missing+=" php8.2-pgsql"
+  has_php mbstring || missing+=" php8.2-mbstring"
+  has_php intl || missing+=" php8.2-intl"
+  has_php xml || missing+=" php8.2-xml"
+  has_php curl || missing+=" php8.2-curl"
+  has_php zip || missing+=" php8.2-zip"
+  [ -x /usr/sbin/php-fpm8.2 ] || missing+=" php8.2-fpm"
+  [ -x /usr/sbin/nginx ] || missing+=" nginx-light"
+  [ -x /usr/lib/postgresql/15/bin/postgres ] || missing+=" postgresql-15"
+  if [ "${1:-}" = browser ] && ! command -v chromium >/dev/null 2>&1; then missing+=" chromium"; fi
+  printf '%s' "${missing# }"
+}
+
+need_debian_packages() {
+  command -v php >/dev/null 2>&1 || fail "PHP is not installed." "apt-get install php8.2-cli composer nodejs npm"
+  MISSING="$(missing_debian_packages "${1:-}")"
+  [ -n "$MISSING" ] || return 0
+  step "Package lists" as_root apt-get update
+  # shellcheck disable=SC2086
+  step "Debian packages ($MISSING)" as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y --no-install-recommends $MISSING
+}
+
+need_composer_packages() {
+  [ -e "$ROOT/vendor/.odd-bench" ] && [ ! "$ROOT/composer.json" -nt "$ROOT/vendor/.odd-bench" ] && return 0
+  command -v composer >/dev/null 2>&1 || fail "Composer is not installed." "apt-get install composer"
+  step "PHP packages" env COMPOSER_ALLOW_SUPERUSER=1 composer install --working-dir="$ROOT" --no-interaction --no-progress --ignore-platform-req=ext-pdo_pgsql
+  touch "$ROOT/vendor/.odd-bench"
+}
+
+need_npm_packages() {
+  [ -e "$ROOT/node_modules/.odd-bench" ] && [ ! "$ROOT/package-lock.json" -nt "$ROOT/node_modules/.odd-bench" ] && return 0
+  command -v npm >/dev/null 2>&1 || fail "Node and npm are not installed." "apt-get install nodejs npm"
+  step "Page packages" npm --prefix "$ROOT" ci --include=dev --no-audit --no-fund
+  touch "$ROOT/node_modules/.odd-bench"
+}
+
+need_page() {
+  local built="$ROOT/public/build/manifest.json"
+  if [ -e "$built" ] && [ -z "$(find "$ROOT/resources" "$ROOT/vite.config.ts" "$ROOT/package-lock.json" -newer "$built" -print -quit)" ]; then
+    return 0
+  fi
+  step "Page" npm --prefix "$ROOT" run build
+}
+
+install_all() { # [browser]
+  need_debian_packages "${1:-}"
+  need_composer_packages
+  need_npm_packages
+  need_page
+}

@@ -1,0 +1,37 @@
+# What the command says while it works.
+
+if [ -t 1 ]; then BOLD=$'\e[1m' DIM=$'\e[2m' RED=$'\e[31m' PLAIN=$'\e[0m'; else BOLD="" DIM="" RED="" PLAIN=""; fi
+
+say() { printf '%s\n' "$*"; }
+
+fail() { # what went wrong, what to do
+  printf '%s%s%s\n' "$RED" "$1" "$PLAIN" >&2
+  [ $# -lt 2 ] || printf '  %s\n' "$2" >&2
+  exit 1
+}
+
+# step NAME COMMAND...: runs it, keeps its output for a failure, says how long it took.
+step() {
+  local name="$1" began=$SECONDS log status=0
+  shift
+  log="$(mktemp)"
+  printf '%s… ' "$name"
+  "$@" >"$log" 2>&1 </dev/null || status=$?
+  if [ "$status" -ne 0 ]; then
+    printf '%sfailed%s\n' "$RED" "$PLAIN"
+    tail -n 60 "$log" >&2
+    rm -f "$log"
+    fail "$name failed." "The lines above say why; bin/odd-bench logs may say more."
+  fi
+  printf '%sdone, %s s%s\n' "$DIM" "$((SECONDS - began))" "$PLAIN"
+  rm -f "$log"
+}
+
+# loud NAME COMMAND...: as step, but its output is shown as it comes.
+loud() {
+  local name="$1" began=$SECONDS
+  shift
+  printf '\n%s== %s%s\n' "$BOLD" "$name" "$PLAIN"
+  "$@" || fail "$name failed." "The lines above say why."
+  printf '%s   %s: %s s%s\n' "$DIM" "$name" "$((SECONDS - began))" "$PLAIN"
+}

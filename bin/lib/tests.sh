@@ -1,0 +1,62 @@
+# bin/odd-bench test: everything, on a server and a database of its own that are thrown away afterwards.
+
+test_clean() {
+  services_down >/dev/null 2>&1 || true
+  rm -rf "$STATE" "$RUN"
+}
+
+command_test() {
+  local only="${1:-all}"
+  case "$only" in all | static | php | browser) ;; *) fail "test does not know “$only”." "Say nothing, or static, php or browser." ;; esac
+  if [ "$only" = static ] || [ "$only" = php ]; then need_debian_packages; else need_debian_packages browser; fi
+  need_composer_packages
+  need_npm_packages
+  cd "$ROOT"
+  if [ "$only" = all ] || [ "$only" = static ]; then test_static; fi
+  [ "$only" = static ] && return 0
+  need_page
+  place test
+  test_clean
+  trap test_clean EXIT
+  unset WEB_PORT DB_PORT
+  WANT_PORT="$(free_port 8520)" WANT_DB_PORT="$(free_port 8531)" PG_FSYNC=off
+  services_up 8520 8531
+  if [ "$only" != browser ]; then loud "PHPUnit" test_php; fi
+  if [ "$only" != php ]; then
+    step "Demo shop" site_artisan odd-bench:demo --if-empty
+    services_wait
+    loud "The page in a browser" env ODD_BENCH_URL="http://localhost:$WEB_PORT" npx playwright test
+  fi
+  services_down
+  say "All checks passed."
+}
+
+test_static() {
+  loud "PHP style" vendor/bin/pint --test -q
+  loud "PHP types and who may use whom" vendor/bin/phpstan analyse --no-progress --memory-limit=1G
+  loud "Knowledge files" php artisan odd-bench:knowledge check
+  loud "API description in step" php artisan odd-bench:openapi --check
+  loud "API types in step" test_api_types
+  loud "Page style" npm run --silent format:check
+  loud "Page rules" npm run --silent lint
+  loud "Page types" npm run --silent check
+}
+
+test_api_types() {
+  local fresh
+  fresh="$(mktemp --suffix=.d.ts)"
+  npx openapi-typescript docs/api/openapi.json -o "$fresh" >/dev/null
+  if ! diff -q "$fresh" resources/js/api/schema.d.ts >/dev/null; then
+    rm -f "$fresh"
+    printf 'resources/js/api/schema.d.ts is out of step; run npm run api\n' >&2
+    return 1
+  fi
+  rm -f "$fresh"
+}
+
+test_php() {
+  local password
+  password="$(sed -n 's/^DB_PASSWORD=//p' "$STATE/secrets")"
+  PGPASSWORD="$password" "$PG_BIN/psql" -q -h 127.0.0.1 -p "$DB_PORT" -U odd_bench -d postgres -c 'CREATE DATABASE odd_bench_test'
+  DB_PORT="$DB_PORT" DB_PASSWORD="$password" vendor/bin/phpunit
+}
