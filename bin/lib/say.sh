@@ -2,11 +2,14 @@
 
 if [ -t 1 ]; then BOLD=$'\e[1m' DIM=$'\e[2m' RED=$'\e[31m' PLAIN=$'\e[0m'; else BOLD="" DIM="" RED="" PLAIN=""; fi
 
+# Failures speak on this one, also from inside a step whose output is kept back.
+exec 9>&2
+
 say() { printf '%s\n' "$*"; }
 
 fail() { # what went wrong, what to do
-  printf '%s%s%s\n' "$RED" "$1" "$PLAIN" >&2
-  [ $# -lt 2 ] || printf '  %s\n' "$2" >&2
+  printf '\n%s%s%s\n' "$RED" "$1" "$PLAIN" >&9
+  [ $# -lt 2 ] || printf '  %s\n' "$2" >&9
   exit 1
 }
 

@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Diagnosis;
+
+use OddBench\Input\Fields;
+use OddBench\Input\InputError;
+use OddBench\Knowledge\Knowledge;
+use OddBench\Knowledge\Traits;
+
+/** One machine’s case: its traits, what was found and not found, and the ways and rates of the shop. */
+final readonly class CaseFile
+{
+    /**
+     * @param  array<string, bool>  $findings  finding code => present
+     * @param  bool  $redTag  the machine wears a red tag already
+     * @param  list<string>  $hidden  checks that cannot be done or gave no answer
+     * @param  list<string>  $onShelf  part classes there is stock of
+     * @param  float  $benchMinute  what a minute of hands costs, in any unit of money
+     * @param  array<string, float>  $partCosts  part class => cost in the same unit
+     */
+    private function __construct(
+        public Traits $traits,
+        public array $findings,
+        public Rates $rates,
+        public bool $swapFirst,
+        public bool $redTag,
+        public array $hidden,
+        public array $onShelf,
+        public float $benchMinute,
+        public array $partCosts,
+    ) {}
+
+    /**
+     * @param  array<array-key, mixed>  $input  as `compute diagnose` takes it
+     *
+     * @throws InputError for anything unknown, contradictory or out of range
+     */
+    public static function read(array $input, Knowledge $knowledge): self
+    {
+        $fields = Fields::of($input);
+        $rates = Fields::of($fields->map('rates'), 'rates');
+        $case = new self(
+            traits: Traits::of($fields->map('traits')),
+            findings: self::findings($fields->map('findings'), $knowledge),
+            rates: self::history($fields->map('history'), $knowledge),
+            swapFirst: $fields->choice('school', ['measure-first', 'swap-first'], 'measure-first') === 'swap-first',
+            redTag: self::flag($fields, $input, 'red_tag'),
+            hidden: self::known($fields->texts('hidden'), 'hidden', 'check', $knowledge->checks),
+            onShelf: self::known($fields->texts('on_shelf'), 'on_shelf', 'part class', $knowledge->partClasses),
+            benchMinute: $rates->numberOrNull('bench_minute', 0.01, 10_000) ?? 1.0,
+            partCosts: self::partCosts($rates->map('parts'), $knowledge),
+        );
+        $rates->done();
+        $fields->done();
+
+        return $case;
+    }
+
+    /**
+     * @param  array<string, mixed>  $given
+     * @return array<string, bool>
+     */
+    private static function findings(array $given, Knowledge $knowledge): array
+    {
+        $findings = [];
+        foreach ($given as $code => $answer) {
+            $knowledge->finding($code, "findings.{$code}");
+            if ($answer !== 'present' && $answer !== 'absent') {
+                throw InputError::at("findings.{$code}", "findings.{$code} must be “present” or “absent”.");
+            }
+            $findings[$code] = $answer === 'present';
+        }
+
+        return $findings;
+    }
+
+    /** @param array<string, mixed> $given */
+    private static function history(array $given, Knowledge $knowledge): Rates
+    {
+        $fields = Fields::of($given, 'history');
+        $jobs = $fields->has('jobs') ? $fields->whole('jobs', 0, 10_000_000) : 0;
+        $faults = self::counts($fields->map('faults'), 'history.faults', $jobs, $knowledge);
+        $shop = Fields::of($fields->map('shop'), 'history.shop');
+        $shopJobs = $shop->has('jobs') ? $shop->whole('jobs', 0, 10_000_000) : 0;
+        $shopFaults = self::counts($shop->map('faults'), 'history.shop.faults', $shopJobs, $knowledge);
+        $shop->done();
+        $fields->done();
+
+        return Rates::corrected($jobs, $faults, $shopJobs, $shopFaults);
+    }
+
+    /**
+     * @param  array<string, mixed>  $given
+     * @return array<string, int>
+     */
+    private static function counts(array $given, string $path, int $jobs, Knowledge $knowledge): array
+    {
+        $fields = Fields::of($given, $path);
+        $counts = [];
+        foreach (array_keys($given) as $code) {
+            $knowledge->fault($code, "{$path}.{$code}");
+            $counts[$code] = $fields->whole($code, 0, $jobs, 'jobs');
+        }
+
+        return $counts;
+    }
+
+    /**
+     * @param  array<string, mixed>  $given
+     * @return array<string, float>
+     */
+    private static function partCosts(array $given, Knowledge $knowledge): array
+    {
+        $fields = Fields::of($given, 'rates.parts');
+        $costs = [];
+        foreach (self::known(array_keys($given), 'rates.parts', 'part class', $knowledge->partClasses) as $class) {
+            $costs[$class] = $fields->number($class, 0, 1e7);
+        }
+
+        return $costs;
+    }
+
+    /**
+     * @param  list<string>  $codes
+     * @param  array<string, mixed>  $known
+     * @return list<string>
+     */
+    private static function known(array $codes, string $field, string $what, array $known): array
+    {
+        foreach ($codes as $code) {
+            if (! isset($known[$code])) {
+                throw InputError::unknown($field, $what, $code, array_keys($known));
+            }
+        }
+
+        return $codes;
+    }
+
+    /** @param array<array-key, mixed> $input */
+    private static function flag(Fields $fields, array $input, string $key): bool
+    {
+        if (! $fields->has($key)) {
+            return false;
+        }
+        if (! is_bool($input[$key])) {
+            throw InputError::at($key, "{$key} must be true or false.");
+        }
+
+        return $input[$key];
+    }
+}

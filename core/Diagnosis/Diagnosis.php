@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Diagnosis;
+
+/** The judgement of one case. */
+final readonly class Diagnosis
+{
+    /**
+     * @param  list<Suspect>  $suspects  by probability
+     * @param  list<string>  $explained  the set of faults that explains the findings best
+     * @param  list<string>  $unexplained  present findings nothing possible explains
+     * @param  list<Step>  $next  best first
+     * @param  list<string>  $faults  codes, by the index the steps’ beliefs use
+     */
+    public function __construct(
+        public array $suspects,
+        public array $explained,
+        public array $unexplained,
+        public DangerScreen $danger,
+        public array $next,
+        public array $faults,
+    ) {}
+
+    /**
+     * The likeliest faults under a belief, for “yes: liner 81 %”.
+     *
+     * @param  array<int, float>  $beliefs  by fault
+     * @return array<string, float> fault => probability
+     */
+    public function leadsTo(array $beliefs, int $most = 2): array
+    {
+        arsort($beliefs);
+        $leads = [];
+        foreach (array_slice($beliefs, 0, $most, true) as $fault => $probability) {
+            $leads[$this->faults[$fault]] = $probability;
+        }
+
+        return $leads;
+    }
+}

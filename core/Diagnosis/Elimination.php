@@ -1,0 +1,346 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Diagnosis;
+
+use OddBench\Input\InputError;
+
+/**
+ * The exact posterior of a noisy-OR network without a single subtraction.
+ *
+ * It keeps v[S], the probability that exactly the set S of present findings has been caused so far: starts with the
+ * leaks, folds in one fault at a time, opens a finding’s dimension at its first parent and closes it after its last
+ * (variable elimination over causal independence: Heckerman and Breese 1996; Zhang and Poole 1996). Absent findings go
+ * into the priors in linear time (Heckerman 1989). One backward pass gives every marginal. The order of folding is the
+ * greedy least-width one over the findings.
+ */
+final class Elimination
+{
+    /** The widest open frontier: 2^16 numbers. */
+    private const WIDEST = 16;
+
+    private const OPEN = 0;
+
+    private const FOLD = 1;
+
+    private const CLOSE = 2;
+
+    /** @var list<array{int, int, array<int, float>}> kind, fault or finding or bit, bit => strength */
+    private array $plan = [];
+
+    /** @var array<int, true> faults that touch a present finding */
+    private array $linked = [];
+
+    /** Logarithm of the leaks of present findings that no fault can cause. */
+    private float $logOrphans = 0.0;
+
+    /** @param list<int> $present */
+    private function __construct(private readonly Network $network, array $present)
+    {
+        $this->arrange($present);
+    }
+
+    /**
+     * @param  list<int>  $present  indices of findings, without doubles
+     *
+     * @throws InputError when the findings hang together too widely
+     */
+    public static function for(Network $network, array $present): self
+    {
+        return new self($network, $present);
+    }
+
+    /** @param array<int, mixed> $absent keyed by the indices of the absent findings */
+    public function posterior(array $absent): Posterior
+    {
+        $weights = $this->absentWeights($absent);
+        $log = $this->logOrphans;
+        foreach (array_keys($absent) as $finding) {
+            $log += log(1 - $this->network->leaks[$finding]);
+        }
+        $marginals = [];
+        foreach ($this->network->priors as $fault => $prior) {
+            if (! isset($this->linked[$fault])) {
+                $there = $prior * $weights[$fault];
+                $all = 1 - $prior + $there;
+                $marginals[$fault] = $there / $all;
+                $log += log($all);
+            } else {
+                $marginals[$fault] = 0.0;
+            }
+        }
+        [$before, $scales, $last, $logScale] = $this->forward($weights);
+        $this->backward($weights, $before, $scales, $last, $marginals);
+
+        return new Posterior($log + $logScale + log($last), array_values($marginals));
+    }
+
+    /**
+     * @param  array<int, mixed>  $absent
+     * @return list<float> by fault: P(the absent findings stay absent | the fault), leaks apart
+     */
+    private function absentWeights(array $absent): array
+    {
+        $weights = array_fill(0, count($this->network->faults), 1.0);
+        foreach (array_keys($absent) as $finding) {
+            foreach ($this->network->parents[$finding] as $fault) {
+                $weights[$fault] *= 1 - $this->network->children[$fault][$finding];
+            }
+        }
+
+        return array_values($weights);
+    }
+
+    /**
+     * @param  list<float>  $weights
+     * @return array{array<int, list<float>>, array<int, float>, float, float} v before each fold, scale of each close, last value, log of all scales
+     */
+    private function forward(array $weights): array
+    {
+        $v = [1.0];
+        $before = $scales = [];
+        $logScale = 0.0;
+        foreach ($this->plan as $step => [$kind, $which, $bits]) {
+            if ($kind === self::OPEN) {
+                $leak = $this->network->leaks[$which];
+                $stay = 1 - $leak;
+                $size = count($v);
+                for ($s = 0; $s < $size; $s++) {
+                    $v[$size + $s] = $v[$s] * $leak;
+                }
+                for ($s = 0; $s < $size; $s++) {
+                    $v[$s] *= $stay;
+                }
+            } elseif ($kind === self::FOLD) {
+                $before[$step] = $v;
+                $there = $this->network->priors[$which] * $weights[$which];
+                $not = 1 - $this->network->priors[$which];
+                $caused = $this->cause($v, $bits);
+                foreach ($v as $s => $mass) {
+                    $v[$s] = $not * $mass + $there * $caused[$s];
+                }
+            } else {
+                $v = $this->keepCaused($v, $which);
+                $scale = array_sum($v);
+                $scales[$step] = $scale;
+                $logScale += log($scale);
+                foreach ($v as $s => $mass) {
+                    $v[$s] = $mass / $scale;
+                }
+            }
+        }
+
+        return [$before, $scales, $v[0], $logScale];
+    }
+
+    /**
+     * @param  list<float>  $weights
+     * @param  array<int, list<float>>  $before
+     * @param  array<int, float>  $scales
+     * @param  array<int, float>  $marginals  filled in for the linked faults
+     */
+    private function backward(array $weights, array $before, array $scales, float $last, array &$marginals): void
+    {
+        $b = [1.0];
+        for ($step = count($this->plan) - 1; $step >= 0; $step--) {
+            [$kind, $which, $bits] = $this->plan[$step];
+            if ($kind === self::CLOSE) {
+                $b = $this->spread($b, $which, $scales[$step]);
+            } elseif ($kind === self::FOLD) {
+                $there = $this->network->priors[$which] * $weights[$which];
+                $not = 1 - $this->network->priors[$which];
+                $back = $this->causeBackward($b, $bits);
+                $joint = 0.0;
+                foreach ($before[$step] as $s => $mass) {
+                    $joint += $mass * $back[$s];
+                }
+                $marginals[$which] = min(1.0, $there * $joint / $last);
+                foreach ($b as $s => $mass) {
+                    $b[$s] = $not * $mass + $there * $back[$s];
+                }
+            } else {
+                $leak = $this->network->leaks[$which];
+                $half = intdiv(count($b), 2);
+                $smaller = [];
+                for ($s = 0; $s < $half; $s++) {
+                    $smaller[] = (1 - $leak) * $b[$s] + $leak * $b[$half + $s];
+                }
+                $b = $smaller;
+            }
+        }
+    }
+
+    /**
+     * A fault that is there causes each of its findings with its strength.
+     *
+     * @param  list<float>  $v
+     * @param  array<int, float>  $bits
+     * @return list<float>
+     */
+    private function cause(array $v, array $bits): array
+    {
+        $size = count($v);
+        foreach ($bits as $bit => $strength) {
+            $miss = 1 - $strength;
+            for ($base = 0; $base < $size; $base += 2 * $bit) {
+                for ($s = $base, $end = $base + $bit; $s < $end; $s++) {
+                    $v[$s + $bit] += $v[$s] * $strength;
+                    $v[$s] *= $miss;
+                }
+            }
+        }
+
+        return $v;
+    }
+
+    /**
+     * @param  list<float>  $b
+     * @param  array<int, float>  $bits
+     * @return list<float>
+     */
+    private function causeBackward(array $b, array $bits): array
+    {
+        $size = count($b);
+        foreach ($bits as $bit => $strength) {
+            $miss = 1 - $strength;
+            for ($base = 0; $base < $size; $base += 2 * $bit) {
+                for ($s = $base, $end = $base + $bit; $s < $end; $s++) {
+                    $b[$s] = $miss * $b[$s] + $strength * $b[$s + $bit];
+                }
+            }
+        }
+
+        return $b;
+    }
+
+    /**
+     * @param  list<float>  $v
+     * @return non-empty-list<float> only the sets in which the finding has been caused, its dimension gone
+     */
+    private function keepCaused(array $v, int $bit): array
+    {
+        $kept = [];
+        $size = count($v);
+        for ($base = $bit; $base < $size; $base += 2 * $bit) {
+            for ($s = $base, $end = $base + $bit; $s < $end; $s++) {
+                $kept[] = $v[$s];
+            }
+        }
+
+        return $kept === [] ? [0.0] : $kept;
+    }
+
+    /**
+     * @param  list<float>  $b
+     * @return list<float>
+     */
+    private function spread(array $b, int $bit, float $scale): array
+    {
+        $wide = [];
+        $size = count($b);
+        for ($base = 0; $base < $size; $base += $bit) {
+            for ($s = 0; $s < $bit; $s++) {
+                $wide[] = 0.0;
+            }
+            for ($s = $base, $end = $base + $bit; $s < $end; $s++) {
+                $wide[] = $b[$s] / $scale;
+            }
+        }
+
+        return $wide;
+    }
+
+    /** @param list<int> $present */
+    private function arrange(array $present): void
+    {
+        $waiting = [];
+        foreach ($present as $finding) {
+            $faults = $this->network->parents[$finding];
+            if ($faults === []) {
+                $this->logOrphans += log($this->network->leaks[$finding]);
+            } else {
+                $waiting[$finding] = array_fill_keys($faults, true);
+            }
+        }
+        $shown = [];
+        foreach ($waiting as $finding => $faults) {
+            foreach (array_keys($faults) as $fault) {
+                $shown[$fault][$finding] = $this->network->children[$fault][$finding];
+                $this->linked[$fault] = true;
+            }
+        }
+        /** @var list<int> $open findings in the order of their bits */
+        $open = [];
+        while ($waiting !== []) {
+            $next = $this->narrowest($waiting, $shown, $open);
+            foreach ($this->fewestNewFirst(array_keys($waiting[$next]), $shown, $open) as $fault) {
+                foreach (array_keys($shown[$fault]) as $finding) {
+                    if (! in_array($finding, $open, true)) {
+                        $this->plan[] = [self::OPEN, $finding, []];
+                        $open[] = $finding;
+                    }
+                    unset($waiting[$finding][$fault]);
+                }
+                if (count($open) > self::WIDEST) {
+                    throw InputError::at('findings', 'These findings hang together too widely to be worked out exactly: '.count($present).' are present. Withdraw the vaguest ones.');
+                }
+                $bits = [];
+                foreach ($shown[$fault] as $finding => $strength) {
+                    $bits[1 << (int) array_search($finding, $open, true)] = $strength;
+                }
+                $this->plan[] = [self::FOLD, $fault, $bits];
+            }
+            foreach ($open as $finding) {
+                if ($waiting[$finding] === []) {
+                    $place = (int) array_search($finding, $open, true);
+                    $this->plan[] = [self::CLOSE, 1 << $place, []];
+                    array_splice($open, $place, 1);
+                    unset($waiting[$finding]);
+                }
+            }
+        }
+    }
+
+    /**
+     * The waiting finding that can be closed with the fewest open.
+     *
+     * @param  non-empty-array<int, array<int, true>>  $waiting
+     * @param  array<int, array<int, float>>  $shown
+     * @param  list<int>  $open
+     */
+    private function narrowest(array $waiting, array $shown, array $open): int
+    {
+        $best = array_key_first($waiting);
+        $least = PHP_INT_MAX;
+        foreach ($waiting as $finding => $faults) {
+            $width = array_fill_keys($open, true);
+            foreach (array_keys($faults) as $fault) {
+                $width += $shown[$fault];
+            }
+            if (count($width) < $least) {
+                [$best, $least] = [$finding, count($width)];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param  list<int>  $faults
+     * @param  array<int, array<int, float>>  $shown
+     * @param  list<int>  $open
+     * @return list<int>
+     */
+    private function fewestNewFirst(array $faults, array $shown, array $open): array
+    {
+        $known = array_flip($open);
+        $new = [];
+        foreach ($faults as $fault) {
+            $new[$fault] = count(array_diff_key($shown[$fault], $known));
+        }
+        asort($new);
+
+        return array_keys($new);
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Diagnosis;
+
+use OddBench\Knowledge\Knowledge;
+use OddBench\Knowledge\Traits;
+
+/**
+ * Two layers: faults that are there or not, independently; findings that each fault may show.
+ *
+ * A finding is absent with probability (1 − leak) · ∏ (1 − strength) over the faults that are there
+ * (noisy-OR: Pearl 1988, Probabilistic Reasoning in Intelligent Systems, 4.3). Everything is held by index for speed.
+ */
+final readonly class Network
+{
+    /**
+     * @param  list<string>  $faults  codes
+     * @param  list<float>  $priors  0 < p < 1, by fault
+     * @param  list<string>  $findings  codes
+     * @param  list<float>  $leaks  by finding
+     * @param  list<array<int, float>>  $children  by fault: finding => strength
+     * @param  list<list<int>>  $parents  by finding: faults
+     */
+    private function __construct(
+        public array $faults,
+        public array $priors,
+        public array $findings,
+        public array $leaks,
+        public array $children,
+        public array $parents,
+    ) {}
+
+    /**
+     * @param  list<string>  $faults
+     * @param  list<float>  $priors
+     * @param  list<string>  $findings
+     * @param  list<float>  $leaks
+     * @param  list<array<int, float>>  $children  by fault: finding index => strength
+     */
+    public static function of(array $faults, array $priors, array $findings, array $leaks, array $children): self
+    {
+        $parents = array_fill(0, count($findings), []);
+        foreach ($children as $fault => $shows) {
+            foreach (array_keys($shows) as $finding) {
+                $parents[$finding][] = $fault;
+            }
+        }
+
+        return new self($faults, $priors, $findings, $leaks, $children, array_values($parents));
+    }
+
+    /** The network of one machine: the faults its traits allow, at the rates of this shop. */
+    public static function forMachine(Knowledge $knowledge, Traits $traits, Rates $rates): self
+    {
+        $findings = array_keys($knowledge->findings);
+        $index = array_flip($findings);
+        $leaks = array_map(static fn (string $code): float => $knowledge->findings[$code]->leak, $findings);
+        $faults = $priors = $children = [];
+        foreach ($knowledge->faults as $fault) {
+            if (! $traits->allow($fault->needs)) {
+                continue;
+            }
+            $shows = [];
+            foreach ($fault->shows as $finding => $strength) {
+                $shows[$index[$finding]] = $strength->probability();
+            }
+            $faults[] = $fault->code;
+            $priors[] = $rates->prior($fault);
+            $children[] = $shows;
+        }
+
+        return self::of($faults, $priors, $findings, $leaks, $children);
+    }
+}

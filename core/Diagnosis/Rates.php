@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Diagnosis;
+
+use OddBench\Knowledge\Fault;
+
+/**
+ * How likely each fault is before anything was looked at: the catalogue’s rate, corrected by what this shop has seen.
+ *
+ * Gamma–Poisson: the catalogue counts as 50 jobs at its rate; the shop’s own jobs are added; the family is
+ * corrected the same way, shrunk to the shop (Gelman and others, Bayesian Data Analysis, 3rd ed., 2.6).
+ */
+final readonly class Rates
+{
+    public const CATALOGUE_JOBS = 50;
+
+    /** A fault is never certain before anything was seen. */
+    private const MOST = 0.5;
+
+    private const LEAST = 1e-6;
+
+    /**
+     * @param  array<string, int>  $familyFaults  fault code => jobs of this family in which it was confirmed
+     * @param  array<string, int>  $shopFaults
+     */
+    private function __construct(
+        private int $familyJobs,
+        private array $familyFaults,
+        private int $shopJobs,
+        private array $shopFaults,
+    ) {}
+
+    public static function catalogue(): self
+    {
+        return new self(0, [], 0, []);
+    }
+
+    /**
+     * @param  array<string, int>  $familyFaults
+     * @param  array<string, int>  $shopFaults  over all families
+     */
+    public static function corrected(int $familyJobs, array $familyFaults, int $shopJobs = 0, array $shopFaults = []): self
+    {
+        return new self($familyJobs, $familyFaults, $shopJobs, $shopFaults);
+    }
+
+    /** Probability that the fault is there on a machine that comes in, 0 to 1. */
+    public function prior(Fault $fault): float
+    {
+        $shop = $this->corrected1($fault->rate / 1000, $this->shopFaults[$fault->code] ?? 0, $this->shopJobs);
+        $family = $this->corrected1($shop, $this->familyFaults[$fault->code] ?? 0, $this->familyJobs);
+
+        return min(self::MOST, max(self::LEAST, $family));
+    }
+
+    private function corrected1(float $rate, int $count, int $jobs): float
+    {
+        return (self::CATALOGUE_JOBS * $rate + $count) / (self::CATALOGUE_JOBS + $jobs);
+    }
+}

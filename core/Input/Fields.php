@@ -1,0 +1,209 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Input;
+
+/**
+ * Reads a decoded JSON object strictly: every key must be asked for, every value must have its type and range.
+ * Call done() at the end; it refuses what nobody asked for.
+ */
+final class Fields
+{
+    /** @var array<string, true> */
+    private array $asked = [];
+
+    /** @param array<array-key, mixed> $values */
+    private function __construct(private readonly array $values, private readonly string $path) {}
+
+    /**
+     * @param  array<array-key, mixed>  $values  decoded JSON
+     * @param  string  $path  the name of the object inside a larger one, for messages
+     */
+    public static function of(array $values, string $path = ''): self
+    {
+        return new self($values, $path);
+    }
+
+    public function has(string $key): bool
+    {
+        $this->asked[$key] = true;
+
+        return array_key_exists($key, $this->values) && $this->values[$key] !== null;
+    }
+
+    /**
+     * A finite number in a range.
+     *
+     * @param  string  $unit  for the message, e.g. “mm”
+     *
+     * @throws InputError when it is missing, no number, not finite or out of the range
+     */
+    public function number(string $key, float $least, float $most, string $unit = ''): float
+    {
+        return $this->checkedNumber($this->name($key), $this->required($key), $least, $most, $unit);
+    }
+
+    /** @throws InputError as number(), but a missing value is null */
+    public function numberOrNull(string $key, float $least, float $most, string $unit = ''): ?float
+    {
+        return $this->has($key) ? $this->number($key, $least, $most, $unit) : null;
+    }
+
+    /** @throws InputError when it is missing, no whole number or out of the range */
+    public function whole(string $key, int $least, int $most, string $unit = ''): int
+    {
+        $value = $this->number($key, $least, $most, $unit);
+        if ($value !== floor($value)) {
+            throw InputError::at($this->name($key), "{$this->name($key)} must be a whole number, not {$value}.");
+        }
+
+        return (int) $value;
+    }
+
+    /** @throws InputError when it is missing, no text or empty */
+    public function text(string $key): string
+    {
+        $value = $this->required($key);
+        if (! is_string($value) || trim($value) === '') {
+            throw InputError::at($this->name($key), "{$this->name($key)} must be a text.");
+        }
+
+        return $value;
+    }
+
+    /**
+     * @param  non-empty-list<string>  $choices
+     *
+     * @throws InputError when it is none of the choices
+     */
+    public function choice(string $key, array $choices, ?string $default = null): string
+    {
+        if ($default !== null && ! $this->has($key)) {
+            return $default;
+        }
+        $value = $this->text($key);
+        if (! in_array($value, $choices, true)) {
+            throw InputError::at($this->name($key), "{$this->name($key)} must be one of ".implode(', ', $choices).", not “{$value}”.");
+        }
+
+        return $value;
+    }
+
+    /**
+     * An object inside this one; an absent one reads as empty.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws InputError when it is no object
+     */
+    public function map(string $key): array
+    {
+        if (! $this->has($key)) {
+            return [];
+        }
+        $value = $this->values[$key];
+        if (! is_array($value) || ($value !== [] && array_is_list($value))) {
+            throw InputError::at($this->name($key), "{$this->name($key)} must be an object of names and values.");
+        }
+        $map = [];
+        foreach ($value as $name => $item) {
+            $map[(string) $name] = $item;
+        }
+
+        return $map;
+    }
+
+    /**
+     * A list of texts; an absent one reads as empty.
+     *
+     * @return list<string>
+     *
+     * @throws InputError when it is no list or holds something else
+     */
+    public function texts(string $key): array
+    {
+        if (! $this->has($key)) {
+            return [];
+        }
+        $texts = [];
+        foreach ($this->listAt($key) as $i => $item) {
+            if (! is_string($item) || trim($item) === '') {
+                throw InputError::at("{$this->name($key)}.{$i}", "{$this->name($key)}.{$i} must be a text.");
+            }
+            $texts[] = $item;
+        }
+
+        return $texts;
+    }
+
+    /**
+     * A list of at least one number.
+     *
+     * @return non-empty-list<float>
+     *
+     * @throws InputError when it is missing, empty or holds something else
+     */
+    public function numbers(string $key, float $least, float $most, string $unit = ''): array
+    {
+        $this->required($key);
+        $numbers = [];
+        foreach ($this->listAt($key) as $i => $item) {
+            $numbers[] = $this->checkedNumber("{$this->name($key)}.{$i}", $item, $least, $most, $unit);
+        }
+        if ($numbers === []) {
+            throw InputError::at($this->name($key), "{$this->name($key)} is empty; give at least one value.");
+        }
+
+        return $numbers;
+    }
+
+    /** @throws InputError when a key was given that nobody asked for */
+    public function done(): void
+    {
+        foreach (array_keys($this->values) as $key) {
+            if (! isset($this->asked[(string) $key])) {
+                throw InputError::unknown($this->name((string) $key), 'field', (string) $key, array_keys($this->asked));
+            }
+        }
+    }
+
+    /** @return list<mixed> */
+    private function listAt(string $key): array
+    {
+        $value = $this->values[$key];
+        if (! is_array($value) || ! array_is_list($value)) {
+            throw InputError::at($this->name($key), "{$this->name($key)} must be a list.");
+        }
+
+        return $value;
+    }
+
+    private function required(string $key): mixed
+    {
+        if (! $this->has($key)) {
+            throw InputError::at($this->name($key), "{$this->name($key)} is missing.");
+        }
+
+        return $this->values[$key];
+    }
+
+    private function checkedNumber(string $name, mixed $value, float $least, float $most, string $unit): float
+    {
+        if (! is_int($value) && ! is_float($value)) {
+            throw InputError::at($name, "{$name} must be a number.");
+        }
+        $value = (float) $value;
+        $unit = $unit === '' ? '' : " {$unit}";
+        if (! is_finite($value) || $value < $least || $value > $most) {
+            throw InputError::at($name, "{$name} must be from {$least} to {$most}{$unit}, not {$value}.");
+        }
+
+        return $value;
+    }
+
+    private function name(string $key): string
+    {
+        return $this->path === '' ? $key : "{$this->path}.{$key}";
+    }
+}

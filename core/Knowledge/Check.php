@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Knowledge;
+
+/** A look or a measurement that settles whether findings are there. */
+final readonly class Check
+{
+    /**
+     * @param  float  $minutes  hands-on bench minutes
+     * @param  State  $state  what the machine must be in
+     * @param  bool  $supervised  somebody stands beside the switch
+     * @param  bool  $qualified  mains side: qualified people only
+     * @param  list<string>  $yields  finding codes
+     * @param  array<string, list<string>>  $needs  trait => values on which it can be done
+     * @param  list<string>  $steps
+     */
+    public function __construct(
+        public string $code,
+        public string $name,
+        public float $minutes,
+        public State $state,
+        public bool $supervised,
+        public bool $qualified,
+        public bool $apart,
+        public array $yields,
+        public array $needs,
+        public array $steps,
+        public ?string $caution,
+    ) {}
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Knowledge;
+
+/** Looks across the knowledge files: every code must exist, every finding must have a way to be known. */
+final class CrossCheck
+{
+    /** @var list<Mistake> */
+    private array $mistakes = [];
+
+    private function __construct(private readonly Knowledge $knowledge) {}
+
+    /** @return list<Mistake> */
+    public static function of(Knowledge $knowledge): array
+    {
+        $check = new self($knowledge);
+        $check->faults();
+        $check->findings();
+        $check->proofs();
+        $check->families();
+
+        return $check->mistakes;
+    }
+
+    private function faults(): void
+    {
+        foreach ($this->knowledge->faults as $fault) {
+            $this->exist('faults', $fault->code, 'shows', array_keys($fault->shows), $this->knowledge->findings);
+            $this->exist('faults', $fault->code, 'behind', $fault->behind, $this->knowledge->faults);
+            $this->exist('faults', $fault->code, 'brings', $fault->brings, $this->knowledge->faults);
+            $this->exist('faults', $fault->code, 'mend.touches', $fault->mend->touches, $this->knowledge->subsystems);
+            $this->exist('faults', $fault->code, 'mend.parts', $fault->mend->parts, $this->knowledge->partClasses);
+            if ($fault->shows === []) {
+                $this->wrong('faults', $fault->code, 'shows', 'must name at least one finding');
+            }
+            if ($fault->mend->touches === []) {
+                $this->wrong('faults', $fault->code, 'mend.touches', 'must name what has to be proved again');
+            }
+        }
+    }
+
+    private function findings(): void
+    {
+        $yielded = [];
+        foreach ($this->knowledge->checks as $check) {
+            $this->exist('checks.yaml', $check->code, 'yields', $check->yields, $this->knowledge->findings);
+            $yielded += array_flip($check->yields);
+        }
+        foreach ($this->knowledge->findings as $finding) {
+            if (! $finding->askedAtBookIn && ! isset($yielded[$finding->code])) {
+                $this->wrong('findings.yaml', $finding->code, 'asked_at_book_in', 'no check yields it, so it must be asked at Book in');
+            }
+        }
+        foreach ($this->knowledge->safetyQuestions as $question) {
+            $this->exist('safety.yaml', $question->code, 'finding', [$question->finding], $this->knowledge->findings);
+        }
+    }
+
+    private function proofs(): void
+    {
+        foreach ($this->knowledge->proofs as $proof) {
+            $this->exist('proofs.yaml', $proof->code, 'touched', $proof->touched, $this->knowledge->subsystems);
+            $this->exist('proofs.yaml', $proof->code, 'mended', $proof->mended, $this->knowledge->faults);
+            $this->exist('proofs.yaml', $proof->code, 'fails_as', $proof->failsAs === null ? [] : [$proof->failsAs], $this->knowledge->findings);
+            if (! $proof->always && $proof->touched === [] && $proof->mended === []) {
+                $this->wrong('proofs.yaml', $proof->code, 'touched', 'nothing ever makes it owed');
+            }
+        }
+    }
+
+    private function families(): void
+    {
+        $letters = [];
+        foreach ($this->knowledge->families as $family) {
+            foreach ($family->positions as $position) {
+                $this->exist("families/{$family->code}.yaml", $position->code, 'subsystem', [$position->subsystem], $this->knowledge->subsystems);
+                $this->exist("families/{$family->code}.yaml", $position->code, 'part', [$position->partClass], $this->knowledge->partClasses);
+            }
+            if (isset($letters[$family->letters])) {
+                $this->wrong("families/{$family->code}.yaml", $family->code, 'letters', "are taken by {$letters[$family->letters]}");
+            }
+            $letters[$family->letters] = $family->code;
+        }
+    }
+
+    /**
+     * @param  list<string>  $codes
+     * @param  array<string, mixed>  $known
+     */
+    private function exist(string $file, string $entry, string $field, array $codes, array $known): void
+    {
+        foreach ($codes as $code) {
+            if (! isset($known[$code])) {
+                $this->wrong($file, $entry, $field, "there is no “{$code}”");
+            }
+        }
+    }
+
+    private function wrong(string $file, string $entry, string $field, string $message): void
+    {
+        $this->mistakes[] = new Mistake($file, $entry, $field, $message);
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Knowledge;
+
+/** A machine model, with its traits and the positions of its wear parts. */
+final readonly class Family
+{
+    /**
+     * @param  string  $letters  the two letters its tags begin with
+     * @param  array<string, string>  $traits  trait => value
+     * @param  array<string, Position>  $positions  by code
+     */
+    public function __construct(
+        public string $code,
+        public string $name,
+        public string $letters,
+        public array $traits,
+        public array $positions,
+    ) {}
+}

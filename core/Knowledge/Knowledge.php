@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Knowledge;
+
+use OddBench\Input\InputError;
+
+/** Everything the trade knows, by code. Made by KnowledgeReader from the knowledge files. */
+final readonly class Knowledge
+{
+    /**
+     * @param  array<string, Finding>  $findings
+     * @param  array<string, Fault>  $faults
+     * @param  array<string, Check>  $checks
+     * @param  array<string, Proof>  $proofs  in the order of their stages
+     * @param  array<string, Family>  $families
+     * @param  array<string, SafetyQuestion>  $safetyQuestions
+     * @param  array<string, string>  $subsystems  code => name
+     * @param  array<string, string>  $partClasses  code => name
+     */
+    public function __construct(
+        public array $findings,
+        public array $faults,
+        public array $checks,
+        public array $proofs,
+        public array $families,
+        public array $safetyQuestions,
+        public array $subsystems,
+        public array $partClasses,
+    ) {}
+
+    /** @throws InputError */
+    public function finding(string $code, string $field = 'finding'): Finding
+    {
+        return $this->findings[$code] ?? throw InputError::unknown($field, 'finding', $code, array_keys($this->findings));
+    }
+
+    /** @throws InputError */
+    public function fault(string $code, string $field = 'fault'): Fault
+    {
+        return $this->faults[$code] ?? throw InputError::unknown($field, 'fault', $code, array_keys($this->faults));
+    }
+
+    /** @throws InputError */
+    public function check(string $code, string $field = 'check'): Check
+    {
+        return $this->checks[$code] ?? throw InputError::unknown($field, 'check', $code, array_keys($this->checks));
+    }
+
+    /** @throws InputError */
+    public function family(string $code, string $field = 'family'): Family
+    {
+        return $this->families[$code] ?? throw InputError::unknown($field, 'family', $code, array_keys($this->families));
+    }
+
+    /** @throws InputError */
+    public function proof(string $code, string $field = 'proof'): Proof
+    {
+        return $this->proofs[$code] ?? throw InputError::unknown($field, 'proof', $code, array_keys($this->proofs));
+    }
+}

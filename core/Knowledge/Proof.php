@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Knowledge;
+
+/** Something a repair has to show before the machine goes back. */
+final readonly class Proof
+{
+    /**
+     * @param  list<string>  $touched  subsystems that make it owed
+     * @param  list<string>  $mended  faults that make it owed
+     * @param  bool  $always  owed by every job in which anything was touched
+     * @param  array<string, list<string>>  $needs  trait => values on which it can be done
+     * @param  string|null  $unit  of the value to write down; null when there is none
+     * @param  string|null  $failsAs  the finding a failure is evidence of
+     * @param  string  $because  what it clears, in words
+     */
+    public function __construct(
+        public string $code,
+        public string $name,
+        public Stage $stage,
+        public string $how,
+        public string $because,
+        public array $touched,
+        public array $mended,
+        public bool $always,
+        public array $needs,
+        public ?string $unit,
+        public ?float $least,
+        public ?float $most,
+        public ?string $failsAs,
+        public ?string $caution,
+    ) {}
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Knowledge;
+
+/** How often a fault shows a finding: four words of the trade and the probability each stands for. */
+enum Strength: string
+{
+    case Always = 'A';
+    case Often = 'O';
+    case Sometimes = 'S';
+    case Rarely = 'R';
+
+    public function probability(): float
+    {
+        return match ($this) {
+            self::Always => 0.9,
+            self::Often => 0.65,
+            self::Sometimes => 0.3,
+            self::Rarely => 0.1,
+        };
+    }
+
+    /** For a sentence: “a cooked liner often shows this”. */
+    public function word(): string
+    {
+        return match ($this) {
+            self::Always => 'almost always',
+            self::Often => 'often',
+            self::Sometimes => 'sometimes',
+            self::Rarely => 'rarely',
+        };
+    }
+}
