@@ -36,4 +36,16 @@ enum Stage: string
     {
         return $this !== self::Cold;
     }
+
+    /** Minutes of hands one proof of this stage takes (common practice). */
+    public function handsMinutes(): int
+    {
+        return match ($this) {
+            self::Cold, self::Power => 2,
+            self::Motion => 3,
+            self::Heat, self::Runaway => 8,
+            self::Print, self::Long => 5,
+            self::Feeder, self::Materials => 8,
+        };
+    }
 }

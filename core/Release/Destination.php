@@ -34,4 +34,19 @@ enum Destination: string
             self::Donor, self::Scrap, self::Unmended => false,
         };
     }
+
+    /**
+     * Where a machine can go, by whose it is.
+     *
+     * @param  string  $heldAs  owner, farm or resale
+     * @return list<self> the usual one first
+     */
+    public static function forMachineHeldAs(string $heldAs): array
+    {
+        return match ($heldAs) {
+            'owner' => [self::Owner, self::Unmended, self::Donor, self::Scrap],
+            'farm' => [self::Service, self::Sale, self::Donor, self::Scrap],
+            default => [self::Sale, self::Service, self::Donor, self::Scrap],
+        };
+    }
 }

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Diagnosis;
+
+use App\Shop\Person;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * A fault somebody confirmed, with what was believed then. Superseded, never deleted.
+ *
+ * @property int $id
+ * @property int $job_id
+ * @property string $fault
+ * @property float $probability
+ * @property Carbon $at
+ * @property Carbon|null $superseded_at
+ * @property string|null $overturned_by
+ * @property-read Person $person
+ */
+final class Confirmed extends Model
+{
+    public $timestamps = false;
+
+    protected $table = 'diagnoses';
+
+    protected $guarded = [];
+
+    protected $casts = ['at' => 'datetime', 'superseded_at' => 'datetime'];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+}

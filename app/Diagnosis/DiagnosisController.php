@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Diagnosis;
+
+use App\Intake\Job;
+use App\Intake\JobView;
+use App\Intake\ShowJob;
+use App\Shop\Here;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+final readonly class DiagnosisController
+{
+    public function __construct(private ShowJob $show) {}
+
+    public function show(int $job, Request $request, ShowDiagnosis $diagnosis): DiagnosisView
+    {
+        $school = $request->string('school')->toString();
+
+        return $diagnosis->of(Job::query()->with(['findings', 'machine.redTag'])->findOrFail($job), $school === '' ? 'measure-first' : $school);
+    }
+
+    public function record(int $job, RecordFindingsRequest $request, RecordFinding $record): JobView
+    {
+        Gate::authorize('work', Job::class);
+        $text = static fn (string $key): ?string => $request->filled($key) ? $request->string($key)->trim()->toString() : null;
+        $record->record(Job::query()->findOrFail($job), $request->findings(), $text('check'), $text('value'), Here::person());
+
+        return $this->show->of($job);
+    }
+
+    public function withdraw(int $job, int $finding, WithdrawFinding $withdraw): JobView
+    {
+        Gate::authorize('work', Job::class);
+        $withdraw->withdraw(Job::query()->findOrFail($job), JobFinding::query()->where('job_id', $job)->findOrFail($finding), Here::person());
+
+        return $this->show->of($job);
+    }
+
+    public function hide(int $job, HideCheckRequest $request, HideCheck $hide): JobView
+    {
+        Gate::authorize('work', Job::class);
+        $hide->hide(Job::query()->findOrFail($job), $request->string('check')->toString(), Here::person());
+
+        return $this->show->of($job);
+    }
+
+    public function confirm(int $job, ConfirmFaultsRequest $request, ConfirmFaults $confirm): JobView
+    {
+        Gate::authorize('work', Job::class);
+        /** @var list<string> $faults */
+        $faults = array_values((array) $request->validated('faults'));
+        $confirm->confirm(Job::query()->findOrFail($job), $faults, $request->integer('version'), Here::person());
+
+        return $this->show->of($job);
+    }
+
+    public function pass(int $job, PassFindRequest $request, ConfirmFaults $confirm): JobView
+    {
+        Gate::authorize('work', Job::class);
+        $confirm->pass(Job::query()->findOrFail($job), $request->string('reason')->toString(), $request->integer('version'), Here::person());
+
+        return $this->show->of($job);
+    }
+
+    public function supersede(int $job, SupersedeRequest $request, ConfirmFaults $confirm): JobView
+    {
+        Gate::authorize('work', Job::class);
+        $confirm->supersede(Job::query()->findOrFail($job), $request->string('fault')->toString(), $request->filled('overturnedBy') ? $request->string('overturnedBy')->toString() : null, $request->integer('version'), Here::person());
+
+        return $this->show->of($job);
+    }
+}

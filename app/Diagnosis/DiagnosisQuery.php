@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Diagnosis;
+
+use App\Intake\Job;
+use App\Shop\Setting;
+use App\Stock\Part;
+use Illuminate\Support\Facades\DB;
+use OddBench\Diagnosis\CaseFile;
+use OddBench\Diagnosis\Diagnose;
+use OddBench\Diagnosis\Diagnosis;
+use OddBench\Knowledge\Knowledge;
+
+/** Puts a job’s case before the computation: its findings, its family’s traits and history, the shop’s shelf and rates. */
+final readonly class DiagnosisQuery
+{
+    public function __construct(private Knowledge $knowledge, private FaultCounts $counts) {}
+
+    public function of(Job $job, string $school = 'measure-first'): Diagnosis
+    {
+        return (new Diagnose($this->knowledge))->judge(CaseFile::read($this->input($job, $school), $this->knowledge));
+    }
+
+    /** @return array<string, mixed> what `compute diagnose` would be given */
+    public function input(Job $job, string $school): array
+    {
+        $job->loadMissing(['findings', 'machine.redTag']);
+        $findings = [];
+        foreach ($job->findings as $finding) {
+            // a code that has left the knowledge no longer speaks
+            if (isset($this->knowledge->findings[$finding->code])) {
+                $findings[$finding->code] = $finding->present ? 'present' : 'absent';
+            }
+        }
+        $family = $job->machine->family;
+        $costs = $this->shelf();
+
+        return [
+            'traits' => $this->knowledge->families[$family]->traits ?? [],
+            'findings' => $findings,
+            'history' => [...$this->counts->ofFamily($family), 'shop' => $this->counts->ofShop()],
+            'school' => $school,
+            'red_tag' => $job->machine->redTag !== null,
+            'hidden' => array_values(array_filter(DB::table('hidden_checks')->where('job_id', $job->id)->pluck('code')->all(), fn (mixed $code): bool => is_string($code) && isset($this->knowledge->checks[$code]))),
+            'on_shelf' => array_keys($costs),
+            'rates' => ['bench_minute' => (float) Setting::benchMinuteMinor(), 'parts' => $costs],
+        ];
+    }
+
+    /** @return array<string, float> part class on the shelf => what one costs on average, in minor units */
+    private function shelf(): array
+    {
+        $costs = [];
+        foreach (Part::query()->where('on_hand', '>', 0)->groupBy('class')->selectRaw('class, sum(value_minor) / sum(on_hand) as cost')->toBase()->get() as $row) {
+            if (isset($this->knowledge->partClasses[$row->class])) {
+                $costs[(string) $row->class] = (float) $row->cost;
+            }
+        }
+
+        return $costs;
+    }
+}

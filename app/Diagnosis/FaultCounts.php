@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Diagnosis;
+
+use Illuminate\Support\Facades\DB;
+use OddBench\Knowledge\Knowledge;
+
+/** How many finished jobs had which confirmed fault, by family. Kept in a table that the queue worker recounts. */
+final readonly class FaultCounts
+{
+    /** Stands for “any”: the row that counts a family’s jobs. */
+    private const ANY = '*';
+
+    public function __construct(private Knowledge $knowledge) {}
+
+    /** @return array{jobs: int, faults: array<string, int>} */
+    public function ofFamily(string $family): array
+    {
+        return $this->read([$family]);
+    }
+
+    /** @return array{jobs: int, faults: array<string, int>} */
+    public function ofShop(): array
+    {
+        return $this->read(null);
+    }
+
+    public function recount(): void
+    {
+        DB::transaction(function (): void {
+            DB::statement('LOCK TABLE fault_counts IN EXCLUSIVE MODE');
+            DB::table('fault_counts')->delete();
+            DB::statement(<<<'SQL'
+                INSERT INTO fault_counts (family, fault, jobs)
+                SELECT m.family, d.fault, count(DISTINCT j.id)
+                FROM jobs j JOIN machines m ON m.id = j.machine_id JOIN diagnoses d ON d.job_id = j.id
+                WHERE j.finished_at IS NOT NULL AND d.superseded_at IS NULL
+                GROUP BY m.family, d.fault
+                UNION ALL
+                SELECT m.family, '*', count(*)
+                FROM jobs j JOIN machines m ON m.id = j.machine_id
+                WHERE j.finished_at IS NOT NULL AND j.kind = 'repair'
+                GROUP BY m.family
+                SQL);
+        });
+    }
+
+    /**
+     * @param  list<string>|null  $families  null for all
+     * @return array{jobs: int, faults: array<string, int>}
+     */
+    private function read(?array $families): array
+    {
+        $rows = DB::table('fault_counts')
+            ->when($families !== null, fn ($query) => $query->whereIn('family', $families ?? []))
+            ->groupBy('fault')->selectRaw('fault, sum(jobs) as jobs')->get();
+        $jobs = 0;
+        $faults = [];
+        foreach ($rows as $row) {
+            if ($row->fault === self::ANY) {
+                $jobs = (int) $row->jobs;
+            } elseif (isset($this->knowledge->faults[$row->fault])) {
+                $faults[(string) $row->fault] = (int) $row->jobs;
+            }
+        }
+
+        // jobs of other kinds confirm faults too; there are never more of a fault than jobs
+        return ['jobs' => max([$jobs, 0, ...array_values($faults)]), 'faults' => $faults];
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Diagnosis;
+
+use App\Api\Refused;
+use App\Intake\Job;
+use App\Intake\JobRecord;
+use App\Intake\Said;
+use App\Safety\PutOnRedTag;
+use App\Safety\RedTag;
+use App\Safety\SupervisedTest;
+use App\Shop\Person;
+use OddBench\Input\InputError;
+use OddBench\Knowledge\Knowledge;
+
+/** Writes down what was found and what was not; a sign of danger puts the red tag on. */
+final readonly class RecordFinding
+{
+    public function __construct(private Knowledge $knowledge, private JobRecord $record, private PutOnRedTag $redTag) {}
+
+    /**
+     * @param  non-empty-array<string, bool>  $findings  code => present
+     * @param  string|null  $check  the check that showed it, when it was one
+     *
+     * @throws InputError for an unknown code, or one the check does not settle
+     * @throws Refused when it is known already, or a red tag forbids the check
+     */
+    public function record(Job $job, array $findings, ?string $check, ?string $value, Person $by): Job
+    {
+        foreach (array_keys($findings) as $code) {
+            $this->knowledge->finding($code, "findings.{$code}");
+        }
+        if ($check !== null && array_diff(array_keys($findings), $this->knowledge->check($check)->yields) !== []) {
+            throw InputError::at('check', "“{$this->knowledge->check($check)->name}” does not settle this finding.");
+        }
+
+        return $this->record->write($job, $by, null, function (Job $job) use ($findings, $check, $value, $by): Said {
+            $test = $check === null ? null : $this->allowUnderRedTag($job, $check);
+            $words = $dangers = [];
+            foreach ($findings as $code => $present) {
+                $this->put($job, $code, $present, $check === null ? 'seen' : "check:{$check}", $value, $by);
+                $finding = $this->knowledge->findings[$code];
+                $words[] = $present ? $finding->name : ($finding->absent ?? "not: {$finding->name}");
+                if ($present && $finding->redTag) {
+                    $dangers[] = $finding->name;
+                }
+            }
+            $text = ($check === null ? '' : "{$this->knowledge->checks[$check]->name}: ").implode(', ', $words).($value === null ? '' : " ({$value})");
+            $test?->update(['done_at' => now(), 'done_by' => $by->id, 'result' => $text]);
+            if ($dangers !== []) {
+                $this->redTag->on($job, implode(', ', $dangers), $by);
+                $text .= '. Red tag on.';
+            }
+
+            return new Said('finding', $text);
+        });
+    }
+
+    /** Inside a running write: one finding, unless it is known with the same answer. */
+    public function put(Job $job, string $code, bool $present, string $source, ?string $value, Person $by): void
+    {
+        $known = JobFinding::query()->where(['job_id' => $job->id, 'code' => $code])->whereNull('withdrawn_at')->first();
+        if ($known !== null && $known->present === $present) {
+            return;
+        }
+        if ($known !== null && ! str_starts_with($source, 'proof:') && $source !== 'told') {
+            $name = $this->knowledge->findings[$code]->name;
+            throw Refused::because("findings.{$code}", "“{$name}” is down already as ".($known->present ? 'found' : 'not found').'. Withdraw that first, so that the record says which was right.');
+        }
+        $known?->update(['withdrawn_at' => now(), 'withdrawn_by' => $by->id]);
+        JobFinding::query()->create(['job_id' => $job->id, 'code' => $code, 'present' => $present, 'source' => $source, 'value' => $value, 'person_id' => $by->id, 'at' => now()]);
+        $job->unsetRelation('findings');
+    }
+
+    /** @return SupervisedTest|null the signed test this check uses up */
+    private function allowUnderRedTag(Job $job, string $code): ?SupervisedTest
+    {
+        $check = $this->knowledge->checks[$code];
+        $tag = $check->state->needsPower() ? RedTag::query()->with('supervisedTest')->where('machine_id', $job->machine_id)->whereNull('off_at')->first() : null;
+        if ($tag === null) {
+            return null;
+        }
+        $test = $tag->supervisedTest;
+        if ($test === null || $test->test !== $code || $test->done_at !== null) {
+            throw Refused::because('check', "The machine wears a red tag and “{$check->name}” needs power. Only the one supervised test a lead signed for may be done.");
+        }
+
+        return $test;
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Diagnosis;
+
+use App\Intake\Job;
+use OddBench\Diagnosis\Diagnosis;
+use OddBench\Diagnosis\Outcome;
+use OddBench\Diagnosis\Step;
+use OddBench\Diagnosis\Suspect;
+use OddBench\Knowledge\Knowledge;
+
+/** Puts a judgement into words and bars for the page. */
+final readonly class ShowDiagnosis
+{
+    /** Odds from one in ten thousand to ten thousand to one fill the bar. */
+    private const BAR_LOG_ODDS = 9.21;
+
+    private const STEPS = 4;
+
+    public function __construct(private Knowledge $knowledge, private DiagnosisQuery $query, private FaultCounts $counts) {}
+
+    public function of(Job $job, string $school): DiagnosisView
+    {
+        $diagnosis = $this->query->of($job, $school);
+        $history = $this->counts->ofFamily($job->machine->family);
+        $shown = array_filter($diagnosis->suspects, static fn (Suspect $s): bool => $s->explains !== []);
+        $present = array_fill_keys($job->findings->filter(fn (JobFinding $f): bool => $f->present)->pluck('code')->all(), true);
+
+        return new DiagnosisView(
+            version: $job->version,
+            suspects: array_map(fn (Suspect $s): SuspectView => $this->suspect($s, $diagnosis, $history, $present), array_values($shown)),
+            others: count($diagnosis->suspects) - count($shown),
+            unexplained: array_map(fn (string $code): string => $this->knowledge->findings[$code]->name, $diagnosis->unexplained),
+            danger: $diagnosis->danger->because,
+            next: array_map(fn (Step $s): StepView => $this->step($s, $diagnosis), array_slice($diagnosis->next, 0, self::STEPS)),
+        );
+    }
+
+    /**
+     * @param  array{jobs: int, faults: array<string, int>}  $history
+     * @param  array<array-key, true>  $present
+     */
+    private function suspect(Suspect $s, Diagnosis $diagnosis, array $history, array $present): SuspectView
+    {
+        $fault = $this->knowledge->faults[$s->code];
+
+        return new SuspectView(
+            fault: $s->code,
+            name: $fault->name,
+            area: $fault->area,
+            danger: $fault->danger,
+            probability: $s->probability,
+            start: $s->start,
+            barFrom: $this->onBar($s->start),
+            barTo: $this->onBar($s->probability),
+            explainsBest: in_array($s->code, $diagnosis->explained, true),
+            explains: array_map(fn (string $code): string => $this->knowledge->findings[$code]->name, $s->explains),
+            for: $this->evidence($s->for, $present),
+            against: $this->evidence($s->against, $present),
+            behind: $this->beliefs($s->behind),
+            brings: $this->beliefs($s->brings),
+            seenHere: $history['faults'][$s->code] ?? 0,
+            jobsHere: $history['jobs'],
+        );
+    }
+
+    private function onBar(float $p): float
+    {
+        $p = min(1 - 1e-6, max(1e-6, $p));
+
+        return min(1.0, max(0.0, 0.5 + log($p / (1 - $p)) / (2 * self::BAR_LOG_ODDS)));
+    }
+
+    /**
+     * @param  array<string, float>  $factors
+     * @param  array<array-key, true>  $present
+     * @return list<EvidenceView>
+     */
+    private function evidence(array $factors, array $present): array
+    {
+        $views = [];
+        foreach (array_slice($factors, 0, 6, true) as $code => $factor) {
+            $views[] = new EvidenceView($code, $this->knowledge->findings[$code]->name, isset($present[$code]), $factor);
+        }
+
+        return $views;
+    }
+
+    /**
+     * @param  array<string, float>  $probabilities
+     * @return list<BeliefView>
+     */
+    private function beliefs(array $probabilities): array
+    {
+        $views = [];
+        foreach ($probabilities as $code => $probability) {
+            $views[] = new BeliefView($code, $this->knowledge->faults[$code]->name, $probability);
+        }
+
+        return $views;
+    }
+
+    private function step(Step $s, Diagnosis $diagnosis): StepView
+    {
+        $check = $s->kind === 'check' ? $this->knowledge->checks[$s->code] : null;
+        $fault = $check === null ? $this->knowledge->faults[$s->code] : null;
+
+        return new StepView(
+            code: $s->code,
+            kind: $s->kind,
+            name: $check === null ? ($s->kind === 'swap' ? 'Swap to see: ' : 'Mend now: ').($fault->name ?? '') : $check->name,
+            minutes: $s->minutes,
+            state: $s->state,
+            supervised: $s->supervised,
+            qualified: $check->qualified ?? false,
+            steps: $check === null ? [$fault->mend->do ?? ''] : $check->steps,
+            caution: $check === null ? ($fault->cautions[0] ?? null) : $check->caution,
+            answers: array_map(fn (Outcome $o): AnswerView => new AnswerView($o->answer, $this->answerName($o->answer), $o->probability, $this->beliefs($diagnosis->leadsTo($o->beliefs))), $s->answers),
+        );
+    }
+
+    private function answerName(string $answer): string
+    {
+        return match ($answer) {
+            'present' => 'Yes',
+            'absent' => 'No',
+            'none' => 'None of these',
+            'several' => 'Several',
+            default => $this->knowledge->findings[$answer]->name,
+        };
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use OddBench\Intake\Began;
+use OddBench\Intake\JobKind;
+
+final class BookInRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'tag' => ['nullable', 'string', 'max:30'],
+            'kind' => ['required', 'string', Rule::enum(JobKind::class)],
+            'family' => ['required_without:tag', 'nullable', 'string', 'max:40'],
+            'serial' => ['nullable', 'string', 'max:80'],
+            'heldAs' => ['required_without:tag', 'nullable', 'string', Rule::in(['owner', 'farm', 'resale'])],
+            'ownerName' => ['nullable', 'string', 'max:160'],
+            'ownerContact' => ['nullable', 'string', 'max:200'],
+            'pricePaidMinor' => ['nullable', 'integer', 'min:0', 'max:100000000'],
+            'hours' => ['nullable', 'numeric', 'min:0', 'max:200000'],
+            'complaint' => ['required', 'string', 'max:2000'],
+            'screenSaid' => ['nullable', 'string', 'max:500'],
+            'cameAlong' => ['nullable', 'string', 'max:500'],
+            'began' => ['required', 'string', Rule::enum(Began::class)],
+            'promisedFor' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:today'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'kind.required' => 'What kind of job is it? Repair, service, upgrade, inspection or refurbish.',
+            'family.required_without' => 'Scan or type the tag of a known machine, or choose the family of a new one.',
+            'heldAs.required_without' => 'Whose is it: an owner’s, our own farm’s, or bought for resale?',
+            'pricePaidMinor.min' => 'The price paid cannot be below zero.',
+            'hours.min' => 'The hours cannot be below zero.',
+            'complaint.required' => 'What is the complaint, in the customer’s words?',
+            'began.required' => 'When did it begin? One press is enough, also for “nobody knows”.',
+            'promisedFor.after_or_equal' => 'The promised day has passed already.',
+        ];
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use OddBench\Intake\Began;
+use OddBench\Intake\JobKind;
+
+/** What is written down when a machine comes in. */
+final readonly class Booking
+{
+    public function __construct(
+        public JobKind $kind,
+        public string $complaint,
+        public Began $began,
+        public ?float $hours = null,
+        public ?string $screenSaid = null,
+        public ?string $cameAlong = null,
+        public ?string $promisedFor = null,
+    ) {}
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Shop\Person;
+use OddBench\Input\InputError;
+
+/** Corrects what was written at Book in, and says what a job waits for. */
+final readonly class EditJob
+{
+    private const WORDS = ['complaint' => 'complaint', 'screen_said' => 'what the screen said', 'came_along' => 'what came along', 'promised_for' => 'the promised day'];
+
+    private const WAITS = ['itself' => 'runs by itself', 'part' => 'waits on a part', 'person' => 'waits on a person', 'claim' => 'waits on a claim'];
+
+    public function __construct(private JobRecord $record, private Hands $hands) {}
+
+    /** @param array<string, string|null> $changes column => new value */
+    public function correct(Job $job, array $changes, int $version, Person $by): Job
+    {
+        return $this->record->write($job, $by, $version, function (Job $job) use ($changes): Said {
+            $said = [];
+            foreach (array_intersect_key(self::WORDS, $changes) as $column => $words) {
+                $said[] = "{$words} is now “{$changes[$column]}”";
+                $job->setAttribute($column, $changes[$column]);
+            }
+            if ($said === []) {
+                throw InputError::at('complaint', 'Nothing was given to change.');
+            }
+
+            return new Said('corrected', ucfirst(implode('; ', $said)));
+        }, byHand: false);
+    }
+
+    /** @param 'itself'|'part'|'person'|'claim'|null $for nothing: it is ready for hands again */
+    public function wait(Job $job, ?string $for, ?string $note, ?int $minutes, int $version, Person $by): Job
+    {
+        return $this->record->write($job, $by, $version, function (Job $job) use ($for, $note, $minutes): Said {
+            if ($for === 'itself' && $minutes === null) {
+                throw InputError::at('waitsMinutes', 'How many minutes will it run by itself?');
+            }
+            if ($for !== null && $for !== 'itself' && ($note === null || trim($note) === '')) {
+                throw InputError::at('waitsNote', 'Say what it waits for: which part, which person, which claim.');
+            }
+            $job->waits_for = $for;
+            $job->waits_note = $for === null ? null : $note;
+            $job->waits_until = $for === null || $minutes === null ? null : now()->addMinutes($minutes);
+            $this->hands->off($job);
+
+            return new Said('waits', $for === null ? 'Ready for hands again' : ucfirst(self::WAITS[$for]).($note === null ? '' : ": {$note}").($minutes === null ? '' : ", {$minutes} min"));
+        }, byHand: false);
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+final class EditJobRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'version' => ['required', 'integer'],
+            'complaint' => ['sometimes', 'required', 'string', 'max:2000'],
+            'screenSaid' => ['sometimes', 'nullable', 'string', 'max:500'],
+            'cameAlong' => ['sometimes', 'nullable', 'string', 'max:500'],
+            'promisedFor' => ['sometimes', 'nullable', 'date_format:Y-m-d'],
+            'waitsFor' => ['sometimes', 'nullable', 'string', Rule::in(['itself', 'part', 'person', 'claim'])],
+            'waitsNote' => ['sometimes', 'nullable', 'string', 'max:200'],
+            'waitsMinutes' => ['sometimes', 'nullable', 'integer', 'min:1', 'max:43200'],
+        ];
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Shop\Person;
+
+/** Whose hands are on which job, and for how long. A person’s hands are on one job at a time. */
+final class Hands
+{
+    /** Nobody was seen for this long: the hands had left by then. */
+    private const FORGOTTEN_MINUTES = 30;
+
+    public function on(Job $job, Person $person): void
+    {
+        $open = WorkSpell::query()->where('person_id', $person->id)->whereNull('ended_at')->lockForUpdate()->first();
+        if ($open !== null && $open->job_id === $job->id && $open->station === $job->station->value && ! $this->forgotten($open)) {
+            $open->update(['last_seen_at' => now()]);
+
+            return;
+        }
+        if ($open !== null) {
+            $this->end($open);
+        }
+        WorkSpell::query()->create(['job_id' => $job->id, 'person_id' => $person->id, 'station' => $job->station->value, 'began_at' => now(), 'last_seen_at' => now()]);
+    }
+
+    public function off(Job $job, ?Person $person = null): void
+    {
+        $open = WorkSpell::query()->where('job_id', $job->id)->whereNull('ended_at');
+        if ($person !== null) {
+            $open->where('person_id', $person->id);
+        }
+        $open->get()->each($this->end(...));
+    }
+
+    private function end(WorkSpell $spell): void
+    {
+        $spell->update(['ended_at' => $this->forgotten($spell) ? $spell->last_seen_at->addMinutes(self::FORGOTTEN_MINUTES) : now()]);
+    }
+
+    private function forgotten(WorkSpell $spell): bool
+    {
+        return $spell->last_seen_at->lt(now()->subMinutes(self::FORGOTTEN_MINUTES));
+    }
+}

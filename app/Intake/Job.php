@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Diagnosis\Confirmed;
+use App\Diagnosis\JobFinding;
+use App\Machines\Machine;
+use App\Proof\ProofResult;
+use App\Release\Release;
+use App\Repair\Mend;
+use App\Safety\SafetyAnswer;
+use App\Shop\Person;
+use App\Stock\Movement;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Support\Carbon;
+use OddBench\Intake\JobKind;
+use OddBench\Intake\Station;
+
+/**
+ * One visit of a machine to the bench.
+ *
+ * @property int $id
+ * @property int $machine_id
+ * @property JobKind $kind
+ * @property Station $station
+ * @property Carbon $station_since
+ * @property string $complaint
+ * @property string|null $screen_said
+ * @property string|null $came_along
+ * @property string $began
+ * @property string|null $hours
+ * @property Carbon|null $promised_for
+ * @property string|null $waits_for
+ * @property string|null $waits_note
+ * @property Carbon|null $waits_until
+ * @property string|null $find_passed_because
+ * @property string|null $next_step
+ * @property int|null $next_minutes
+ * @property int $version
+ * @property Carbon $opened_at
+ * @property Carbon|null $finished_at
+ * @property-read Machine $machine
+ * @property-read Release|null $release
+ * @property-read WorkSpell|null $spell
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, JobFinding> $findings
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, Confirmed> $confirmed
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, Mend> $mends
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, ProofResult> $proofResults
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, SafetyAnswer> $safetyAnswers
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, Movement> $movements
+ */
+final class Job extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = [
+        'kind' => JobKind::class,
+        'station' => Station::class,
+        'station_since' => 'datetime',
+        'promised_for' => 'date',
+        'waits_until' => 'datetime',
+        'opened_at' => 'datetime',
+        'finished_at' => 'datetime',
+    ];
+
+    /** @return BelongsTo<Machine, $this> */
+    public function machine(): BelongsTo
+    {
+        return $this->belongsTo(Machine::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function openedBy(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'opened_by');
+    }
+
+    /** @return HasMany<JobFinding, $this> */
+    public function findings(): HasMany
+    {
+        return $this->hasMany(JobFinding::class)->whereNull('withdrawn_at')->orderBy('id');
+    }
+
+    /** @return HasMany<Confirmed, $this> */
+    public function confirmed(): HasMany
+    {
+        return $this->hasMany(Confirmed::class)->whereNull('superseded_at')->orderBy('id');
+    }
+
+    /** @return HasMany<Confirmed, $this> */
+    public function diagnoses(): HasMany
+    {
+        return $this->hasMany(Confirmed::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Mend, $this> */
+    public function mends(): HasMany
+    {
+        return $this->hasMany(Mend::class)->orderBy('id');
+    }
+
+    /** @return HasMany<ProofResult, $this> */
+    public function proofResults(): HasMany
+    {
+        return $this->hasMany(ProofResult::class)->orderBy('id');
+    }
+
+    /** @return HasMany<SafetyAnswer, $this> */
+    public function safetyAnswers(): HasMany
+    {
+        return $this->hasMany(SafetyAnswer::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Movement, $this> */
+    public function movements(): HasMany
+    {
+        return $this->hasMany(Movement::class)->orderBy('id');
+    }
+
+    /** @return HasMany<WorkSpell, $this> */
+    public function spells(): HasMany
+    {
+        return $this->hasMany(WorkSpell::class);
+    }
+
+    /**
+     * Whose hands are on it now.
+     *
+     * @return HasOne<WorkSpell, $this>
+     */
+    public function spell(): HasOne
+    {
+        return $this->hasOne(WorkSpell::class)->whereNull('ended_at');
+    }
+
+    /** @return HasOne<Release, $this> */
+    public function release(): HasOne
+    {
+        return $this->hasOne(Release::class);
+    }
+
+    public function isOpen(): bool
+    {
+        return $this->finished_at === null;
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use OddBench\Intake\Station;
+
+final class MoveJobRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return ['to' => ['required', 'string', Rule::enum(Station::class)], 'why' => ['nullable', 'string', 'max:500'], 'version' => ['required', 'integer']];
+    }
+}

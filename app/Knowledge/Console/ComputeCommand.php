@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Knowledge\Console;
+
+use App\Knowledge\KnowledgeFiles;
+use Illuminate\Console\Command;
+use OddBench\Computation\Catalogue;
+use OddBench\Input\InputError;
+
+final class ComputeCommand extends Command
+{
+    protected $signature = 'odd-bench:compute {name?} {--list}';
+
+    protected $description = 'Run a computation: JSON on standard input, JSON on standard output';
+
+    public function handle(KnowledgeFiles $files): int
+    {
+        $catalogue = Catalogue::of($files->read());
+        if ($this->option('list')) {
+            $this->say(implode("\n", $catalogue->names()));
+
+            return 0;
+        }
+        try {
+            $computation = $catalogue->named((string) $this->argument('name'));
+            $this->say($this->json($computation->compute($this->input())));
+
+            return 0;
+        } catch (InputError $e) {
+            $this->say($this->json(['error' => ['field' => $e->field, 'message' => $e->getMessage()]]));
+
+            return 2;
+        }
+    }
+
+    /** @return array<array-key, mixed> */
+    private function input(): array
+    {
+        $text = (string) stream_get_contents(STDIN, 64 * 1024 * 1024);
+        $input = json_decode($text, true, 64);
+        if (! is_array($input) || ($input === [] ? trim($text) !== '{}' : array_is_list($input))) {
+            throw InputError::at('input', 'Standard input must hold one JSON object'.(json_last_error() === JSON_ERROR_NONE ? '.' : ': '.json_last_error_msg().'.'));
+        }
+
+        return $input;
+    }
+
+    /** @param array<string, mixed> $value */
+    private function json(array $value): string
+    {
+        return json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
+    }
+
+    private function say(string $text): void
+    {
+        $this->output->getOutput()->write($text."\n", false, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+    }
+}

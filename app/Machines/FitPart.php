@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Machines;
+
+use App\Stock\Movement;
+use OddBench\Input\InputError;
+use OddBench\Knowledge\Knowledge;
+
+/** Puts a part into a position: what sat there before ends with today’s hours. */
+final readonly class FitPart
+{
+    public function __construct(private Knowledge $knowledge) {}
+
+    /** @throws InputError when the family has no such position */
+    public function fit(Machine $machine, string $position, Movement $movement): void
+    {
+        $positions = $this->knowledge->family($machine->family)->positions;
+        if (! isset($positions[$position])) {
+            throw InputError::unknown('position', 'position', $position, array_keys($positions));
+        }
+        $this->end($machine, $position);
+        Fitting::query()->create([
+            'machine_id' => $machine->id,
+            'position' => $position,
+            'part_id' => $movement->part_id,
+            'movement_id' => $movement->id,
+            'fitted_at' => $movement->at,
+            'fitted_hours' => $machine->hours,
+        ]);
+    }
+
+    /** The part of an undone movement comes out again; what sat there before it is back. */
+    public function unfit(Machine $machine, Movement $movement): void
+    {
+        $fitting = Fitting::query()->where('movement_id', $movement->id)->whereNull('removed_at')->first();
+        if ($fitting === null) {
+            return;
+        }
+        $before = Fitting::query()->where(['machine_id' => $machine->id, 'position' => $fitting->position, 'removed_at' => $fitting->fitted_at])->latest('id')->first();
+        $fitting->delete();
+        $before?->update(['removed_at' => null, 'removed_hours' => null]);
+    }
+
+    private function end(Machine $machine, string $position): void
+    {
+        Fitting::query()
+            ->where(['machine_id' => $machine->id, 'position' => $position])
+            ->whereNull('removed_at')
+            ->update(['removed_at' => now(), 'removed_hours' => $machine->hours]);
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Machines;
+
+use App\Api\Refused;
+use App\Intake\Job;
+use App\Safety\RedTag;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use OddBench\Input\InputError;
+use OddBench\Machines\Tag;
+
+/**
+ * A printer that is known here, under its tag.
+ *
+ * @property int $id
+ * @property string $tag
+ * @property string $family
+ * @property string|null $serial
+ * @property 'owner'|'farm'|'resale' $held_as
+ * @property int|null $owner_id
+ * @property int|null $price_paid_minor
+ * @property string|null $hours
+ * @property string $place
+ * @property-read Owner|null $owner
+ * @property-read RedTag|null $redTag
+ * @property-read Job|null $openJob
+ */
+final class Machine extends Model
+{
+    protected $guarded = [];
+
+    /** @return BelongsTo<Owner, $this> */
+    public function owner(): BelongsTo
+    {
+        return $this->belongsTo(Owner::class);
+    }
+
+    /** @return HasMany<Job, $this> */
+    public function jobs(): HasMany
+    {
+        return $this->hasMany(Job::class);
+    }
+
+    /** @return HasOne<Job, $this> */
+    public function openJob(): HasOne
+    {
+        return $this->hasOne(Job::class)->whereNull('finished_at');
+    }
+
+    /** @return HasMany<Fitting, $this> */
+    public function fittings(): HasMany
+    {
+        return $this->hasMany(Fitting::class);
+    }
+
+    /**
+     * The red tag it wears now.
+     *
+     * @return HasOne<RedTag, $this>
+     */
+    public function redTag(): HasOne
+    {
+        return $this->hasOne(RedTag::class)->whereNull('off_at');
+    }
+
+    /**
+     * The machine under a tag as it was scanned or typed.
+     *
+     * @throws InputError when it is no tag
+     * @throws Refused when no machine wears it
+     */
+    public static function known(string $typed): self
+    {
+        $tag = Tag::read($typed)->text();
+
+        return self::query()->where('tag', $tag)->first() ?? throw Refused::notFound('tag', "No machine here has the tag {$tag}. Check the label, or book it in as a new one.");
+    }
+
+    public function hours(): ?float
+    {
+        return $this->hours === null ? null : (float) $this->hours;
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Machines;
+
+use Illuminate\Http\Request;
+use OddBench\Knowledge\Knowledge;
+
+final readonly class MachineController
+{
+    private const PAGE = 50;
+
+    public function __construct(private Knowledge $knowledge) {}
+
+    public function index(ListMachinesRequest $request): MachinePage
+    {
+        $query = Machine::query();
+        $text = $request->string('text')->trim()->toString();
+        if ($text !== '') {
+            $like = '%'.addcslashes(mb_strtolower($text), '%_\\').'%';
+            $query->where(fn ($q) => $q
+                ->whereRaw('lower(tag) LIKE ?', [$like])
+                ->orWhereRaw("replace(lower(tag), '-', '') LIKE ?", [str_replace([' ', '-'], '', $like)])
+                ->orWhereRaw('lower(serial) LIKE ?', [$like])
+                ->orWhereIn('family', $this->familiesLike($text))
+                ->orWhereHas('owner', fn ($o) => $o->whereRaw('lower(name) LIKE ?', [$like])));
+        }
+        foreach (['family', 'place'] as $column) {
+            if ($request->filled($column)) {
+                $query->where($column, $request->string($column)->toString());
+            }
+        }
+        $all = (clone $query)->count();
+        if ($request->filled('after')) {
+            $query->where('tag', '>', $request->string('after')->toString());
+        }
+        $machines = $query->with(['owner', 'redTag', 'openJob'])->orderBy('tag')->limit(self::PAGE + 1)->get();
+        $page = $machines->take(self::PAGE);
+
+        return new MachinePage(
+            array_values($page->map(fn (Machine $m): MachineSummary => MachineSummary::of($m, $this->knowledge))->all()),
+            $all,
+            $machines->count() > self::PAGE ? $page->last()?->tag : null,
+        );
+    }
+
+    public function show(string $tag, Request $request, PassportQuery $passport): PassportView
+    {
+        $olderThan = $request->integer('olderThan');
+
+        return $passport->of(Machine::known($tag), $olderThan > 0 ? $olderThan : null);
+    }
+
+    /** @return list<string> */
+    private function familiesLike(string $text): array
+    {
+        return array_keys(array_filter($this->knowledge->families, static fn ($family): bool => mb_stripos($family->name, $text) !== false));
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Machines;
+
+use App\Api\View;
+use App\Safety\RedTagView;
+use OpenApi\Attributes as OA;
+
+/** A machine with everything that is known of it. */
+#[OA\Schema]
+final readonly class PassportView extends View
+{
+    /**
+     * @param  list<FittingView>  $positions
+     * @param  list<PastJobView>  $jobs  newest first
+     * @param  list<TimelineLine>  $timeline  newest first
+     */
+    public function __construct(
+        #[OA\Property] public MachineSummary $machine,
+        #[OA\Property] public ?string $ownerContact,
+        #[OA\Property] public ?int $pricePaidMinor,
+        #[OA\Property] public ?RedTagView $redTag,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FittingView::class))] public array $positions,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PastJobView::class))] public array $jobs,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TimelineLine::class))] public array $timeline,
+        #[OA\Property] public ?int $olderThan,
+    ) {}
+}

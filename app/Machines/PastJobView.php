@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Machines;
+
+use App\Api\View;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema]
+final readonly class PastJobView extends View
+{
+    /** @param list<string> $faults names of the confirmed faults */
+    public function __construct(
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $kind,
+        #[OA\Property] public string $complaint,
+        #[OA\Property] public string $openedAt,
+        #[OA\Property] public ?string $finishedAt,
+        #[OA\Property] public ?float $hours,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $faults,
+        #[OA\Property] public ?string $destination,
+    ) {}
+}

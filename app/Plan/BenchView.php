@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Api\View;
+use OpenApi\Attributes as OA;
+
+/** What to do now. */
+#[OA\Schema]
+final readonly class BenchView extends View
+{
+    /**
+     * @param  list<BenchGroup>  $groups
+     * @param  list<TaggedView>  $redTags
+     */
+    public function __construct(
+        #[OA\Property(type: 'array', items: new OA\Items(ref: BenchGroup::class))] public array $groups,
+        #[OA\Property(description: 'the job to take up next')] public ?BenchLine $pick,
+        #[OA\Property(description: 'why that one, in words')] public string $pickBecause,
+        #[OA\Property] public int $minutesReady,
+        #[OA\Property(description: 'minutes of hands spent today, by everybody')] public int $minutesDone,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TaggedView::class))] public array $redTags,
+        #[OA\Property] public string $now,
+    ) {}
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Proof;
+
+use App\Intake\Job;
+use App\Repair\Mend;
+use App\Stock\Movement;
+use Illuminate\Support\Carbon;
+use OddBench\Knowledge\Knowledge;
+use OddBench\Knowledge\Traits;
+use OddBench\Proof\Owed;
+use OddBench\Proof\Plan;
+use OddBench\Proof\ProofPlan;
+
+/** Which proofs a job owes, and which stand: a proof is owed again when later work touched what it proves. */
+final readonly class OwedQuery
+{
+    public function __construct(private Knowledge $knowledge) {}
+
+    public function plan(Job $job): Plan
+    {
+        return $this->planSince($job, null);
+    }
+
+    /** @return array<string, ProofResult> proof code => the latest result that still stands */
+    public function standing(Job $job): array
+    {
+        $latest = [];
+        foreach ($job->proofResults as $result) {
+            $latest[$result->proof] = $result;
+        }
+        $plans = [];
+
+        return array_filter($latest, function (ProofResult $result) use ($job, &$plans): bool {
+            $since = $plans[$result->at->format('U.u')] ??= $this->planSince($job, $result->at);
+
+            return $since->find($result->proof) === null;
+        });
+    }
+
+    /** @return array<string, bool> proof code => passed, of those that stand */
+    public function passed(Job $job): array
+    {
+        return array_map(static fn (ProofResult $result): bool => $result->passed, $this->standing($job));
+    }
+
+    /** @return list<string> */
+    public function missingNames(Job $job): array
+    {
+        return array_map(static fn (Owed $owed): string => $owed->proof->name, $this->plan($job)->missing($this->passed($job)));
+    }
+
+    /** What the work done after a moment owes; all of it when there is none. */
+    private function planSince(Job $job, ?Carbon $moment): Plan
+    {
+        $later = static fn (Carbon $at): bool => $moment === null || $at->gt($moment);
+        $mends = $job->mends->filter(fn (Mend $mend): bool => $later($mend->at));
+        $undone = $job->movements->pluck('undoes_id')->filter()->all();
+        $positions = $job->movements
+            ->filter(fn (Movement $m): bool => $m->kind === 'used' && $m->position !== null && ! in_array($m->id, $undone, true) && $later($m->at))
+            ->map(fn (Movement $m): string => (string) $m->position);
+        $family = $this->knowledge->families[$job->machine->family] ?? null;
+
+        return (new ProofPlan($this->knowledge))->for(
+            Traits::of($family->traits ?? []),
+            array_values(array_unique([...array_merge([], ...$mends->map(fn (Mend $m): array => $m->touched)->all()), ...$positions->all()])),
+            array_values(array_unique(array_filter($mends->map(fn (Mend $m): ?string => $m->fault)->all()))),
+        );
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Proof;
+
+use App\Api\View;
+use OpenApi\Attributes as OA;
+
+/** A proof that is owed, and how it stands. */
+#[OA\Schema]
+final readonly class ProofView extends View
+{
+    public function __construct(
+        #[OA\Property] public string $code,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $stage,
+        #[OA\Property] public string $stageName,
+        #[OA\Property] public string $how,
+        #[OA\Property] public string $because,
+        #[OA\Property] public ?string $unit,
+        #[OA\Property] public string $limits,
+        #[OA\Property] public ?string $caution,
+        #[OA\Property] public ?string $failsAs,
+        #[OA\Property(enum: ['open', 'later', 'passed', 'failed'])] public string $standing,
+        #[OA\Property] public ?float $value,
+        #[OA\Property] public ?string $by,
+        #[OA\Property] public ?string $at,
+    ) {}
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Proof;
+
+use App\Api\Refused;
+use App\Diagnosis\RecordFinding;
+use App\Intake\Job;
+use App\Intake\JobRecord;
+use App\Intake\MoveJob;
+use App\Intake\Said;
+use App\Safety\PutOnRedTag;
+use App\Shop\Person;
+use OddBench\Input\InputError;
+use OddBench\Intake\Station;
+use OddBench\Knowledge\Knowledge;
+use OddBench\Proof\Owed;
+
+/** Writes down how a proof went. A failed one sends the job back to Find with the finding it is evidence of. */
+final readonly class RecordProof
+{
+    public function __construct(private Knowledge $knowledge, private JobRecord $record, private OwedQuery $owed, private RecordFinding $findings, private PutOnRedTag $redTag) {}
+
+    /**
+     * @param  bool|null  $passed  judged by eye; not asked when the proof has limits
+     *
+     * @throws InputError when the value or the judgement is missing
+     * @throws Refused when it is not owed, its stage is not open or a red tag is on
+     */
+    public function record(Job $job, string $code, ?float $value, ?bool $passed, Person $by): Job
+    {
+        $this->knowledge->proof($code);
+
+        return $this->record->write($job, $by, null, function (Job $job) use ($code, $value, $passed, $by): Said {
+            $job->load(['mends', 'movements', 'proofResults', 'machine.redTag']);
+            $owed = $this->open($job, $code);
+            [$value, $ok] = $this->judge($owed, $value, $passed);
+            ProofResult::query()->create(['job_id' => $job->id, 'proof' => $code, 'passed' => $ok, 'value' => $value, 'unit' => $value === null ? null : $owed->proof->unit, 'person_id' => $by->id, 'at' => now()]);
+            $measured = $value === null ? '' : ": {$value} {$owed->proof->unit}";
+            if ($ok) {
+                return new Said('proof-passed', "Proved {$owed->proof->name}{$measured}");
+            }
+
+            return $this->backToFind($job, $owed, $measured, $by);
+        });
+    }
+
+    private function open(Job $job, string $code): Owed
+    {
+        if ($job->station !== Station::Proof) {
+            throw Refused::because('station', "The job stands at {$job->station->words()}; proofs are done at Prove.");
+        }
+        if ($job->machine->redTag !== null) {
+            throw Refused::because('redTag', 'The machine wears a red tag: nothing is proved until it is off.');
+        }
+        $plan = $this->owed->plan($job);
+        $owed = $plan->find($code) ?? throw Refused::because('proof', "This job does not owe “{$this->knowledge->proofs[$code]->name}”.");
+        $open = $plan->openStage($this->owed->passed($job));
+        if ($open !== null && array_search($owed->proof->stage, $plan->stages(), true) > array_search($open, $plan->stages(), true)) {
+            throw Refused::because('proof', "“{$owed->proof->stage->words()}” opens when “{$open->words()}” has passed.");
+        }
+
+        return $owed;
+    }
+
+    /** @return array{float|null, bool} */
+    private function judge(Owed $owed, ?float $value, ?bool $passed): array
+    {
+        if ($owed->proof->unit !== null) {
+            if ($value === null) {
+                throw InputError::at('value', "Give the value measured, in {$owed->proof->unit}; it passes with {$owed->limits()}.");
+            }
+
+            return [$value, $owed->passes($value)];
+        }
+        if ($passed === null) {
+            throw InputError::at('passed', 'Did it pass or fail?');
+        }
+
+        return [null, $passed];
+    }
+
+    private function backToFind(Job $job, Owed $owed, string $measured, Person $by): Said
+    {
+        $finding = $owed->proof->failsAs === null ? null : $this->knowledge->findings[$owed->proof->failsAs];
+        if ($finding !== null) {
+            $this->findings->put($job, $finding->code, true, "proof:{$owed->proof->code}", trim($measured, ': ') ?: null, $by);
+            if ($finding->redTag) {
+                $this->redTag->on($job, $finding->name, $by);
+            }
+        }
+        MoveJob::put($job, Station::Diagnosis, null);
+
+        return new Said('proof-failed', "Failed {$owed->proof->name}{$measured}. Back to Find".($finding === null ? '' : " with: {$finding->name}"));
+    }
+}

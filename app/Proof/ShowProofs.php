@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Proof;
+
+use App\Intake\Job;
+use OddBench\Knowledge\Knowledge;
+use OddBench\Proof\Owed;
+
+/** The ladder of proofs of a job for the page. */
+final readonly class ShowProofs
+{
+    public function __construct(private OwedQuery $owed, private Knowledge $knowledge) {}
+
+    /** @return list<ProofView> in the order of their stages */
+    public function of(Job $job): array
+    {
+        $plan = $this->owed->plan($job);
+        $standing = $this->owed->standing($job);
+        $open = $plan->openStage(array_map(static fn (ProofResult $r): bool => $r->passed, $standing));
+
+        return array_map(function (Owed $owed) use ($standing, $open): ProofView {
+            $result = $standing[$owed->proof->code] ?? null;
+            $proof = $owed->proof;
+
+            return new ProofView(
+                $proof->code, $proof->name, $proof->stage->value, $proof->stage->words(), $proof->how, $owed->because, $proof->unit, $owed->limits(), $proof->caution,
+                $proof->failsAs === null ? null : $this->knowledge->findings[$proof->failsAs]->name,
+                match (true) {
+                    $result?->passed === true => 'passed',
+                    $result?->passed === false => 'failed',
+                    $proof->stage === $open => 'open',
+                    default => 'later',
+                },
+                $result?->value, $result?->person->name, $result?->at->toIso8601String(),
+            );
+        }, $plan->owed);
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Release;
+
+use App\Api\View;
+use OpenApi\Attributes as OA;
+
+/** A place the machine can go to, and what stands against it. */
+#[OA\Schema]
+final readonly class WayOutView extends View
+{
+    /** @param list<string> $reasonsAgainst */
+    public function __construct(
+        #[OA\Property] public string $to,
+        #[OA\Property] public string $name,
+        #[OA\Property] public bool $runsAgain,
+        #[OA\Property] public bool $needsDanger,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $reasonsAgainst,
+    ) {}
+}

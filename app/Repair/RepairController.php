@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repair;
+
+use App\Intake\Job;
+use App\Intake\JobView;
+use App\Intake\ShowJob;
+use App\Shop\Here;
+use App\Stock\Movement;
+use App\Stock\Part;
+use App\Stock\UsePart;
+use App\Stock\UsePartRequest;
+use Illuminate\Support\Facades\Gate;
+
+final readonly class RepairController
+{
+    public function __construct(private ShowJob $show) {}
+
+    public function note(int $job, NoteMendRequest $request, NoteMend $note): JobView
+    {
+        Gate::authorize('work', Job::class);
+        /** @var list<string> $touched */
+        $touched = array_values((array) $request->validated('touched', []));
+        $note->note(Job::query()->findOrFail($job), $request->filled('fault') ? $request->string('fault')->toString() : null, $request->string('done')->trim()->toString(), $touched, Here::person());
+
+        return $this->show->of($job);
+    }
+
+    public function usePart(int $job, UsePartRequest $request, UsePart $use): JobView
+    {
+        Gate::authorize('work', Job::class);
+        $use->use(Job::query()->findOrFail($job), Part::numbered($request->string('part')->trim()->toString()), $request->integer('quantity'), $request->filled('position') ? $request->string('position')->toString() : null, Here::person());
+
+        return $this->show->of($job);
+    }
+
+    public function putBack(int $job, int $movement, UsePart $use): JobView
+    {
+        Gate::authorize('work', Job::class);
+        $use->putBack(Job::query()->findOrFail($job), Movement::query()->findOrFail($movement), Here::person());
+
+        return $this->show->of($job);
+    }
+}

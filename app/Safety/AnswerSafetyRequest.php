@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Safety;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+final class AnswerSafetyRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return ['answers' => ['required', 'array', 'min:1', 'max:30'], 'answers.*' => ['required', 'boolean']];
+    }
+
+    /** @return array<string, bool> question => yes */
+    public function answers(): array
+    {
+        $answers = [];
+        foreach ((array) $this->validated('answers') as $code => $yes) {
+            $answers[(string) $code] = filter_var($yes, FILTER_VALIDATE_BOOLEAN);
+        }
+
+        return $answers;
+    }
+}

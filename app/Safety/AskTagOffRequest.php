@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Safety;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+final class AskTagOffRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'cause' => ['required', 'string', 'max:500'],
+            'measurement' => ['required', 'string', 'max:200'],
+        ];
+    }
+}

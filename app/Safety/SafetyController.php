@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Safety;
+
+use App\Intake\Job;
+use App\Intake\JobView;
+use App\Intake\ShowJob;
+use App\Shop\Here;
+use Illuminate\Support\Facades\Gate;
+
+final readonly class SafetyController
+{
+    public function __construct(private ShowJob $show) {}
+
+    public function answer(int $job, AnswerSafetyRequest $request, AnswerSafety $answer): JobView
+    {
+        Gate::authorize('work', Job::class);
+        $answer->answer(Job::query()->findOrFail($job), $request->answers(), Here::person());
+
+        return $this->show->of($job);
+    }
+
+    public function putOn(int $job, PutOnRedTagRequest $request, PutOnRedTag $redTag): JobView
+    {
+        Gate::authorize('work', Job::class);
+        $redTag->byHand(Job::query()->findOrFail($job), $request->string('reason')->toString(), Here::person());
+
+        return $this->show->of($job);
+    }
+
+    public function askOff(int $job, AskTagOffRequest $request, TakeOffRedTag $redTag): JobView
+    {
+        Gate::authorize('work', Job::class);
+        $redTag->ask(Job::query()->findOrFail($job), $request->string('cause')->toString(), $request->string('measurement')->toString(), Here::person());
+
+        return $this->show->of($job);
+    }
+
+    public function countersign(int $job, TakeOffRedTag $redTag): JobView
+    {
+        Gate::authorize('countersign', Job::class);
+        $redTag->countersign(Job::query()->findOrFail($job), Here::person());
+
+        return $this->show->of($job);
+    }
+
+    public function signTest(int $job, SignTestRequest $request, TakeOffRedTag $redTag): JobView
+    {
+        Gate::authorize('countersign', Job::class);
+        $redTag->signTest(Job::query()->findOrFail($job), $request->string('check')->toString(), $request->string('besideTheSwitch')->toString(), Here::person());
+
+        return $this->show->of($job);
+    }
+}

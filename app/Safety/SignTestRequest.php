@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Safety;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+final class SignTestRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'check' => ['required', 'string', 'max:60'],
+            'besideTheSwitch' => ['required', 'string', 'max:120'],
+        ];
+    }
+}

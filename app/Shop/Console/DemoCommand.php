@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shop\Console;
+
+use App\Machines\Machine;
+use App\Shop\Person;
+use App\Shop\Setting;
+use Database\Seeders\Demo\DemoShop;
+use Illuminate\Console\Command;
+
+final class DemoCommand extends Command
+{
+    protected $signature = 'odd-bench:demo {--if-empty} {--reset} {--force : also when this is no demo shop}';
+
+    protected $description = 'Play the demo shop from its seed';
+
+    public function handle(DemoShop $shop): int
+    {
+        $empty = Person::query()->doesntExist() && Machine::query()->doesntExist();
+        if (! $empty && $this->option('if-empty')) {
+            return self::SUCCESS;
+        }
+        if (! $empty && ! Setting::isDemo() && ! $this->option('force')) {
+            $this->error('This is no demo shop: it holds real work. Nothing was changed. --force throws it away all the same.');
+
+            return self::FAILURE;
+        }
+        if (! $empty) {
+            $this->call('migrate:fresh', ['--force' => true]);
+        }
+        $shop->play(fn (string $said) => $this->line($said));
+
+        return self::SUCCESS;
+    }
+}

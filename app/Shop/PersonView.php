@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shop;
+
+use App\Api\View;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema]
+final readonly class PersonView extends View
+{
+    public function __construct(
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $name,
+        #[OA\Property(enum: ['technician', 'lead', 'counter', 'read-only'])] public string $role,
+        #[OA\Property] public bool $worksAtTheBench,
+        #[OA\Property] public bool $meetsOwners,
+        #[OA\Property] public bool $isLead,
+    ) {}
+
+    public static function of(Person $person): self
+    {
+        return new self($person->id, $person->name, $person->role->value, $person->role->worksAtTheBench(), $person->role->meetsOwners(), $person->role === Role::Lead);
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shop;
+
+use App\Machines\Machine;
+use App\Stock\Part;
+use OddBench\Input\InputError;
+use OddBench\Knowledge\Knowledge;
+use OddBench\Machines\Tag;
+
+/** Finds what was scanned or typed: a tag, a bin, a part number, or words. */
+final readonly class ScanController
+{
+    private const MOST = 6;
+
+    public function __construct(private Knowledge $knowledge) {}
+
+    public function show(ScanRequest $request): ScanView
+    {
+        // a label’s QR code holds an address that ends in the tag
+        $text = trim((string) preg_replace('#^https?://[^ ]*/machines/#', '', $request->string('text')->trim()->toString()));
+        $problem = null;
+        if (Tag::looksLikeOne($text)) {
+            try {
+                $tag = Tag::read($text)->text();
+                $machine = Machine::query()->with(['owner', 'openJob'])->where('tag', $tag)->first();
+                if ($machine !== null) {
+                    return new ScanView([$this->machine($machine, true)], null);
+                }
+                $problem = "No machine here has the tag {$tag}.";
+            } catch (InputError $e) {
+                $problem = $e->getMessage();
+            }
+        }
+        $like = '%'.addcslashes(mb_strtolower($text), '%_\\').'%';
+        $machines = Machine::query()->with(['owner', 'openJob'])
+            ->where(fn ($q) => $q
+                ->whereRaw("replace(lower(tag), '-', '') LIKE ?", [str_replace(['-', ' '], '', $like)])
+                ->orWhereRaw('lower(serial) LIKE ?', [$like])
+                ->orWhereHas('owner', fn ($o) => $o->whereRaw('lower(name) LIKE ?', [$like])))
+            ->orderByRaw("place = 'bench' DESC, tag")->limit(self::MOST)->get();
+        $parts = Part::query()
+            ->where(fn ($q) => $q->whereRaw('lower(number) LIKE ?', [$like])->orWhereRaw('lower(name) LIKE ?', [$like])->orWhereRaw('lower(bin) = ?', [mb_strtolower($text)]))
+            ->orderByRaw('lower(number) = ? DESC, name', [mb_strtolower($text)])->limit(self::MOST)->get();
+
+        return new ScanView([
+            ...array_values($machines->map(fn (Machine $m): ScanHit => $this->machine($m, false))->all()),
+            ...array_values($parts->map(fn (Part $p): ScanHit => new ScanHit('part', $p->number, $p->name, "bin {$p->bin}, {$p->on_hand} left", mb_strtolower($p->number) === mb_strtolower($text)))->all()),
+        ], $problem);
+    }
+
+    private function machine(Machine $machine, bool $exact): ScanHit
+    {
+        $family = $this->knowledge->families[$machine->family]->name ?? $machine->family;
+        $owner = $machine->owner === null ? '' : ", {$machine->owner->name}";
+
+        return $machine->openJob === null
+            ? new ScanHit('machine', $machine->tag, "{$machine->tag} {$family}", "not on the bench{$owner}", $exact)
+            : new ScanHit('job', (string) $machine->openJob->id, "{$machine->tag} {$family}", "on the bench, at {$machine->openJob->station->words()}{$owner}", $exact);
+    }
+}

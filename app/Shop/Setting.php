@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shop;
+
+use Illuminate\Support\Facades\DB;
+
+/** What the shop has set, with its defaults. */
+final class Setting
+{
+    private const DEFAULTS = [
+        'demo' => false,
+        'shop_name' => 'The bench',
+        'currency' => 'EUR',
+        'zone' => 'UTC',
+        // what a minute of hands costs, in minor units of the currency
+        'bench_minute_minor' => 90,
+    ];
+
+    public static function isDemo(): bool
+    {
+        return (bool) self::get('demo');
+    }
+
+    public static function text(string $key): string
+    {
+        $value = self::get($key);
+
+        return is_string($value) ? $value : '';
+    }
+
+    public static function benchMinuteMinor(): int
+    {
+        $value = self::get('bench_minute_minor');
+
+        return is_int($value) ? $value : self::DEFAULTS['bench_minute_minor'];
+    }
+
+    public static function put(string $key, mixed $value): void
+    {
+        DB::table('settings')->upsert(['key' => $key, 'value' => json_encode($value)], ['key']);
+    }
+
+    private static function get(string $key): mixed
+    {
+        $value = DB::table('settings')->where('key', $key)->value('value');
+
+        return is_string($value) ? json_decode($value, true) : (self::DEFAULTS[$key] ?? null);
+    }
+}

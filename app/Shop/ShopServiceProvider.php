@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shop;
+
+use App\Intake\Job;
+use App\Intake\JobPolicy;
+use App\Stock\Part;
+use App\Stock\PartPolicy;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+
+final class ShopServiceProvider extends ServiceProvider
+{
+    public function boot(): void
+    {
+        Gate::policy(Job::class, JobPolicy::class);
+        Gate::policy(Part::class, PartPolicy::class);
+        Model::preventLazyLoading(! $this->app->isProduction());
+        Model::preventSilentlyDiscardingAttributes();
+        RateLimiter::for('login', fn (Request $request): array => [
+            Limit::perMinute(6)->by('login:'.mb_strtolower((string) json_encode($request->input('login'))).'|'.$request->ip()),
+            Limit::perMinute(30)->by('login-from:'.$request->ip()),
+        ]);
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+final class MoveStockRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'kind' => ['required', 'string', Rule::in(['received', 'counted', 'scrapped'])],
+            'quantity' => ['required', 'integer', 'min:0', 'max:100000'],
+            'unitCostMinor' => ['required_if:kind,received', 'nullable', 'integer', 'min:0', 'max:100000000'],
+            'note' => ['nullable', 'string', 'max:200'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['unitCostMinor.required_if' => 'What did one cost?', 'unitCostMinor.min' => 'A price cannot be below zero.', 'quantity.min' => 'A quantity cannot be below zero.'];
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock;
+
+use App\Intake\Job;
+use App\Shop\Person;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Support\Carbon;
+
+/**
+ * A change of stock. Never edited; a wrong one is undone by another.
+ *
+ * @property int $id
+ * @property int $part_id
+ * @property 'received'|'used'|'returned'|'counted'|'scrapped' $kind
+ * @property int $quantity below zero when it leaves the shelf
+ * @property int $value_minor
+ * @property int|null $job_id
+ * @property string|null $position
+ * @property int|null $undoes_id
+ * @property string|null $note
+ * @property Carbon $at
+ * @property-read Part $part
+ * @property-read Person $person
+ * @property-read Movement|null $undoneBy
+ * @property-read Job|null $job
+ */
+final class Movement extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['at' => 'datetime'];
+
+    /** @return BelongsTo<Part, $this> */
+    public function part(): BelongsTo
+    {
+        return $this->belongsTo(Part::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+
+    /** @return BelongsTo<Job, $this> */
+    public function job(): BelongsTo
+    {
+        return $this->belongsTo(Job::class);
+    }
+
+    /** @return HasOne<Movement, $this> */
+    public function undoneBy(): HasOne
+    {
+        return $this->hasOne(self::class, 'undoes_id');
+    }
+}

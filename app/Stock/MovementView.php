@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock;
+
+use App\Api\View;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema]
+final readonly class MovementView extends View
+{
+    public function __construct(
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $part,
+        #[OA\Property] public string $partName,
+        #[OA\Property] public string $bin,
+        #[OA\Property(enum: ['received', 'used', 'returned', 'counted', 'scrapped'])] public string $kind,
+        #[OA\Property] public int $quantity,
+        #[OA\Property] public int $valueMinor,
+        #[OA\Property] public ?int $job,
+        #[OA\Property] public ?string $machine,
+        #[OA\Property] public ?string $position,
+        #[OA\Property] public bool $undone,
+        #[OA\Property] public ?string $note,
+        #[OA\Property] public string $by,
+        #[OA\Property] public string $at,
+    ) {}
+
+    /** The relations part, person, undoneBy and job.machine must be loaded. */
+    public static function of(Movement $m): self
+    {
+        return new self($m->id, $m->part->number, $m->part->name, $m->part->bin, $m->kind, $m->quantity, $m->value_minor, $m->job_id, $m->job?->machine->tag, $m->position, $m->undoneBy !== null, $m->note, $m->person->name, $m->at->toIso8601String());
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+final class NewPartRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'number' => ['required', 'string', 'max:30', 'regex:/^[A-Za-z0-9][A-Za-z0-9.\-]*$/', 'unique:parts,number'],
+            'name' => ['required', 'string', 'max:160'],
+            'class' => ['required', 'string', 'max:40'],
+            'bin' => ['required', 'string', 'max:12', 'regex:/^[A-Za-z0-9][A-Za-z0-9\-]*$/'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'number.unique' => 'There is a part with this number already. Receive into that one.',
+            'number.regex' => 'A part number is made of letters, digits, dots and dashes.',
+            'bin.regex' => 'A bin is made of letters, digits and dashes, such as C4.',
+        ];
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock;
+
+use App\Api\View;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema]
+final readonly class ShelfView extends View
+{
+    /** @param list<PartView> $parts */
+    public function __construct(
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PartView::class))] public array $parts,
+        #[OA\Property] public int $all,
+        #[OA\Property] public int $valueMinor,
+        #[OA\Property] public ?string $next,
+    ) {}
+}

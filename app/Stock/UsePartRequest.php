@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+final class UsePartRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'part' => ['required', 'string', 'max:30'],
+            'quantity' => ['required', 'integer', 'min:1', 'max:10000'],
+            'position' => ['nullable', 'string', 'max:60'],
+        ];
+    }
+}

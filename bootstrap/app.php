@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Api\LimitBody;
+use App\Api\OnceOnly;
+use App\Api\Problem;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Request;
+
+// Data, logs and generated files of this instance; bin/odd-bench says where.
+$state = getenv('ODD_BENCH_STATE') ?: dirname(__DIR__).'/var/tools';
+foreach (['SERVICES' => 'services', 'PACKAGES' => 'packages', 'CONFIG' => 'config', 'ROUTES' => 'routes', 'EVENTS' => 'events'] as $key => $file) {
+    $_ENV["APP_{$key}_CACHE"] = $_SERVER["APP_{$key}_CACHE"] = "{$state}/cache/{$file}.php";
+}
+if (! is_dir("{$state}/cache")) {
+    @mkdir("{$state}/cache", 0755, true);
+    foreach (['storage/framework/views', 'storage/framework/cache', 'storage/framework/sessions', 'storage/logs'] as $folder) {
+        @mkdir("{$state}/{$folder}", 0755, true);
+    }
+}
+
+$app = Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        then: fn () => Illuminate\Support\Facades\Route::middleware(['web', LimitBody::class, OnceOnly::class])
+            ->prefix('api/v1')
+            ->group(__DIR__.'/../routes/api.php'),
+    )
+    ->withProviders()
+    ->withCommands([
+        App\Knowledge\Console\ComputeCommand::class,
+        App\Knowledge\Console\KnowledgeCommand::class,
+        App\Knowledge\Console\MeasureCommand::class,
+        App\Api\Console\OpenApiCommand::class,
+        App\Shop\Console\DemoCommand::class,
+        App\Shop\Console\PersonCommand::class,
+        App\Shop\Console\WelcomeCommand::class,
+    ])
+    ->withMiddleware(function (Middleware $middleware): void {
+        // One origin only: the page and its API come from the same server.
+        $middleware->remove(HandleCors::class);
+        $middleware->trimStrings(except: ['password']);
+        $middleware->redirectGuestsTo(fn (): ?string => null);
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->dontReport([OddBench\Input\InputError::class, App\Api\Refused::class, App\Api\Stale::class]);
+        $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') ? Problem::for($e)->response() : null);
+    })
+    ->create();
+
+$app->useStoragePath("{$state}/storage");
+$app->useEnvironmentPath($state);
+
+return $app;

@@ -1,0 +1,6 @@
+<?php
+
+return [
+    App\Knowledge\KnowledgeServiceProvider::class,
+    App\Shop\ShopServiceProvider::class,
+];

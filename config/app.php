@@ -1,0 +1,16 @@
+<?php
+
+return [
+    'name' => env('APP_NAME', 'Odd Bench'),
+    'env' => env('APP_ENV', 'production'),
+    'debug' => (bool) env('APP_DEBUG', false),
+    'url' => env('APP_URL', 'http://localhost:8420'),
+    'timezone' => 'UTC',
+    'locale' => 'en',
+    'fallback_locale' => 'en',
+    'faker_locale' => 'en_GB',
+    'cipher' => 'AES-256-CBC',
+    'key' => env('APP_KEY'),
+    'previous_keys' => [],
+    'maintenance' => ['driver' => 'file'],
+];

@@ -1,0 +1,8 @@
+<?php
+
+return [
+    'defaults' => ['guard' => 'web', 'passwords' => 'people'],
+    'guards' => ['web' => ['driver' => 'session', 'provider' => 'people']],
+    'providers' => ['people' => ['driver' => 'eloquent', 'model' => App\Shop\Person::class]],
+    'passwords' => [],
+];

@@ -1,0 +1,21 @@
+<?php
+
+return [
+    'default' => 'pgsql',
+    'connections' => [
+        'pgsql' => [
+            'driver' => 'pgsql',
+            'host' => env('DB_HOST', '127.0.0.1'),
+            'port' => env('DB_PORT', '8431'),
+            'database' => env('DB_DATABASE', 'odd_bench'),
+            'username' => env('DB_USERNAME', 'odd_bench'),
+            'password' => env('DB_PASSWORD', ''),
+            'charset' => 'utf8',
+            'prefix' => '',
+            'search_path' => 'public',
+            'sslmode' => env('DB_SSLMODE', 'prefer'),
+            'timezone' => 'UTC',
+        ],
+    ],
+    'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],
+];

@@ -1,0 +1,6 @@
+<?php
+
+return [
+    // Folders of knowledge files; later ones override earlier ones by code.
+    'knowledge' => array_values(array_filter([base_path('knowledge'), env('SHOP_KNOWLEDGE')])),
+];

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Diagnosis\DiagnosisController;
+use App\Intake\JobController;
+use App\Knowledge\KnowledgeController;
+use App\Machines\MachineController;
+use App\Plan\BenchController;
+use App\Proof\ProofController;
+use App\Release\ReleaseController;
+use App\Repair\RepairController;
+use App\Safety\SafetyController;
+use App\Shop\ScanController;
+use App\Shop\SessionController;
+use App\Stock\ShelfController;
+use Illuminate\Support\Facades\Route;
+
+Route::get('session', [SessionController::class, 'show']);
+Route::post('session', [SessionController::class, 'store'])->middleware('throttle:login');
+Route::delete('session', [SessionController::class, 'destroy']);
+
+Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): void {
+    Route::get('bench', [BenchController::class, 'show']);
+    Route::get('knowledge', [KnowledgeController::class, 'show']);
+    Route::get('scan', [ScanController::class, 'show']);
+
+    Route::get('machines', [MachineController::class, 'index']);
+    Route::get('machines/{tag}', [MachineController::class, 'show']);
+
+    Route::get('parts', [ShelfController::class, 'index']);
+    Route::post('parts', [ShelfController::class, 'store']);
+    Route::get('parts/{number}', [ShelfController::class, 'show']);
+    Route::post('parts/{number}/movements', [ShelfController::class, 'move']);
+
+    Route::post('jobs', [JobController::class, 'store']);
+    Route::prefix('jobs/{job}')->whereNumber(['job', 'finding', 'movement'])->group(function (): void {
+        Route::get('', [JobController::class, 'show']);
+        Route::patch('', [JobController::class, 'update']);
+        Route::post('station', [JobController::class, 'move']);
+        Route::post('hands', [JobController::class, 'hands']);
+
+        Route::post('safety-answers', [SafetyController::class, 'answer']);
+        Route::post('red-tag', [SafetyController::class, 'putOn']);
+        Route::post('red-tag/off', [SafetyController::class, 'askOff']);
+        Route::post('red-tag/countersignature', [SafetyController::class, 'countersign']);
+        Route::post('red-tag/supervised-test', [SafetyController::class, 'signTest']);
+
+        Route::get('diagnosis', [DiagnosisController::class, 'show']);
+        Route::post('findings', [DiagnosisController::class, 'record']);
+        Route::delete('findings/{finding}', [DiagnosisController::class, 'withdraw']);
+        Route::post('hidden-checks', [DiagnosisController::class, 'hide']);
+        Route::post('faults', [DiagnosisController::class, 'confirm']);
+        Route::post('faults/pass', [DiagnosisController::class, 'pass']);
+        Route::post('faults/supersede', [DiagnosisController::class, 'supersede']);
+
+        Route::post('mends', [RepairController::class, 'note']);
+        Route::post('parts', [RepairController::class, 'usePart']);
+        Route::delete('parts/{movement}', [RepairController::class, 'putBack']);
+
+        Route::post('proofs', [ProofController::class, 'record']);
+        Route::post('release', [ReleaseController::class, 'send']);
+    });
+});
+Route::any('{any}', fn () => abort(404))->where('any', '.*');
