@@ -37,13 +37,18 @@ need_composer_packages() {
   [ -e "$ROOT/vendor/.odd-bench" ] && [ ! "$ROOT/composer.json" -nt "$ROOT/vendor/.odd-bench" ] && return 0
   command -v composer >/dev/null 2>&1 || fail "Composer is not installed." "apt-get install composer"
   step "PHP packages" env COMPOSER_ALLOW_SUPERUSER=1 composer install --working-dir="$ROOT" --no-interaction --no-progress --ignore-platform-req=ext-pdo_pgsql
+  # some archives hold files that only their owner may read; the service user reads them too
+  chmod -R go+rX "$ROOT/vendor"
   touch "$ROOT/vendor/.odd-bench"
 }
+
+# Not `npm ci`: the registry lacks optional packages of other platforms, which it takes for a lock out of step.
+install_npm() { (cd "$ROOT" && npm install --no-save --include=dev --no-audit --no-fund); }
 
 need_npm_packages() {
   [ -e "$ROOT/node_modules/.odd-bench" ] && [ ! "$ROOT/package-lock.json" -nt "$ROOT/node_modules/.odd-bench" ] && return 0
   command -v npm >/dev/null 2>&1 || fail "Node and npm are not installed." "apt-get install nodejs npm"
-  step "Page packages" npm --prefix "$ROOT" ci --include=dev --no-audit --no-fund
+  step "Page packages" install_npm
   touch "$ROOT/node_modules/.odd-bench"
 }
 
@@ -53,6 +58,7 @@ need_page() {
     return 0
   fi
   step "Page" npm --prefix "$ROOT" run build
+  chmod -R go+rX "$ROOT/public/build"
 }
 
 install_all() { # [browser]

@@ -18,17 +18,18 @@ make_service_user() {
 # Runs a command as the run user, in a folder it can stand in.
 as_run() {
   if [ "$(id -u)" -eq 0 ]; then
-    (cd "${AS_RUN_IN:-/}" && exec runuser -u "$SERVICE_USER" -- env HOME="$STATE" "$@")
+    (cd "${AS_RUN_IN:-/}" && exec runuser -u "$SERVICE_USER" -- env HOME="$STATE" "$@") 9>&-
   else
-    (cd "${AS_RUN_IN:-/}" && exec "$@")
+    (cd "${AS_RUN_IN:-/}" && exec "$@") 9>&-
   fi
 }
 
-can_enter() { # does the run user reach the checkout?
+can_enter() { # does the run user reach the checkout, and every file of ours in it?
+  local look=(find "$1/artisan" "$1/app" "$1/core" "$1/config" "$1/bootstrap" "$1/routes" "$1/public" "$1/knowledge" "$1/database" ! -readable -print -quit)
   if [ "$(id -u)" -eq 0 ]; then
-    (cd / && runuser -u "$SERVICE_USER" -- test -r "$1/artisan" -a -x "$1/public")
+    (cd / && runuser -u "$SERVICE_USER" -- test -x "$1" && [ -z "$(runuser -u "$SERVICE_USER" -- "${look[@]}" 2>&1)" ])
   else
-    [ -r "$1/artisan" ]
+    [ -z "$("${look[@]}" 2>&1)" ]
   fi
 }
 

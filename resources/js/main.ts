@@ -1,0 +1,1 @@
+document.body.dataset.stub = '1';
