@@ -26,7 +26,7 @@ final readonly class BookIn
         return DB::transaction(function () use ($machine, $booking, $by): Job {
             $machine = Machine::query()->lockForUpdate()->findOrFail($machine->id);
             $this->refuseImpossible($machine, $booking);
-            $hours = $booking->hours ?? $machine->hours();
+            $hours = $booking->hours ?? $machine->hoursRun();
             $machine->update(['hours' => $hours, 'place' => 'bench']);
             $job = Job::query()->create([
                 'machine_id' => $machine->id,
@@ -62,7 +62,7 @@ final readonly class BookIn
         if ($machine->place === 'scrap') {
             throw Refused::because('tag', "{$machine->tag} was scrapped; it does not come back under its tag.");
         }
-        $last = $machine->hours();
+        $last = $machine->hoursRun();
         if ($booking->hours !== null && $last !== null && $booking->hours < $last) {
             throw InputError::at('hours', "The hours run backwards: {$machine->tag} had {$last} h at its last visit, and {$booking->hours} h is less. Read the counter again; if the board was changed, book it in without hours.");
         }

@@ -81,7 +81,7 @@ final class Machine extends Model
         return self::query()->where('tag', $tag)->first() ?? throw Refused::notFound('tag', "No machine here has the tag {$tag}. Check the label, or book it in as a new one.");
     }
 
-    public function hours(): ?float
+    public function hoursRun(): ?float
     {
         return $this->hours === null ? null : (float) $this->hours;
     }

@@ -35,7 +35,7 @@ final readonly class MachineSummary extends View
             $machine->serial,
             $machine->held_as,
             $machine->owner?->name,
-            $machine->hours(),
+            $machine->hoursRun(),
             $machine->place,
             $machine->redTag !== null,
             $machine->openJob?->id,

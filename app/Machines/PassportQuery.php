@@ -45,7 +45,7 @@ final readonly class PassportQuery
     public function positions(Machine $machine): array
     {
         $fitted = Fitting::query()->with('part')->where('machine_id', $machine->id)->orderBy('id')->get()->groupBy('position');
-        $hours = $machine->hours();
+        $hours = $machine->hoursRun();
         $views = [];
         foreach ($this->knowledge->families[$machine->family]->positions ?? [] as $position) {
             $all = $fitted->get($position->code);

@@ -43,7 +43,7 @@ final readonly class RegisterMachine
                 'held_as' => $heldAs,
                 'owner_id' => $ownerName === null ? null : $this->owner($ownerName, $ownerContact)->id,
                 'price_paid_minor' => $pricePaidMinor,
-            ]);
+            ])->refresh();
         });
     }
 

@@ -4,4 +4,257 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
-final class DemoShop { public function play(callable $say): void {} }
+use App\Intake\Hands;
+use App\Intake\Job;
+use App\Machines\Machine;
+use App\Machines\RegisterMachine;
+use App\Shop\DemoLogins;
+use App\Shop\Person;
+use App\Shop\Setting;
+use App\Stock\MoveStock;
+use App\Stock\Part;
+use Generator;
+use Illuminate\Contracts\Container\Container;
+use Illuminate\Support\Carbon;
+use OddBench\Intake\JobKind;
+use OddBench\Knowledge\Knowledge;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** The demo shop on its harbour quay: fourteen months played day by day from a fixed seed, ending today. */
+final class DemoShop
+{
+    private const SEED = 1907;
+
+    private const DAYS = 425;
+
+    private const FINISHED = 180;
+
+    private Randomizer $random;
+
+    private Carbon $today;
+
+    /** @var array<string, Person> */
+    private array $people = [];
+
+    /** @var array<int, array{start: float, perDay: float}> machine id => its hours */
+    private array $hours = [];
+
+    /** @var list<array{string, string}> family, holder: machines not seen yet */
+    private array $unseen = [];
+
+    public function __construct(private readonly Container $app, private readonly Knowledge $knowledge, private readonly RegisterMachine $register, private readonly MoveStock $stock, private readonly Hands $hands) {}
+
+    public static function costOf(string $number): int
+    {
+        foreach (DemoCast::PARTS as $class => $variants) {
+            foreach ($variants as $i => [, , $cost]) {
+                if (self::number($class, $i) === $number) {
+                    return $cost;
+                }
+            }
+        }
+
+        return 100;
+    }
+
+    /** @param callable(string): mixed $say */
+    public function play(callable $say): void
+    {
+        config(['queue.default' => 'sync']);
+        $this->random = new Randomizer(new Mt19937(self::SEED));
+        $this->today = Carbon::now('UTC');
+        $clock = new DemoClock($this->today->copy()->subMinutes(12));
+        Carbon::setTestNow($this->today->copy()->subDays(self::DAYS)->setTime(7, 0));
+        Setting::put('demo', true);
+        Setting::put('shop_name', 'The quay repair room');
+        $this->makePeople();
+        $this->fillShelf();
+        $this->castMachines();
+        $this->plotHistory($clock);
+        $this->plotDeliveries($clock);
+        $this->plotOpenJobs($clock);
+        $clock->play();
+        $this->takeOneInHand();
+        $say(sprintf('%d machines, %d finished jobs, %d open, %d parts.', Machine::query()->count(), Job::query()->whereNotNull('finished_at')->count(), Job::query()->whereNull('finished_at')->count(), Part::query()->count()));
+    }
+
+    private static function number(string $class, int $variant): string
+    {
+        return strtoupper(substr(str_replace('-', '', $class), 0, 4)).'-'.substr((string) (1000 + crc32($class) % 9000), 0, 3).($variant + 1);
+    }
+
+    private function makePeople(): void
+    {
+        foreach (DemoLogins::PEOPLE as $login => [$name, $role]) {
+            $this->people[$login] = Person::query()->create(['login' => $login, 'name' => $name, 'role' => $role, 'password' => DemoLogins::PASSWORD]);
+        }
+    }
+
+    private function fillShelf(): void
+    {
+        foreach (DemoCast::PARTS as $class => $variants) {
+            foreach ($variants as $i => [$name, $bin, $cost, $keep]) {
+                $part = Part::query()->create(['number' => self::number($class, $i), 'name' => $name, 'class' => $class, 'bin' => $bin]);
+                $this->stock->receive($part, $keep, $cost, 'opening stock', $this->people['sam']);
+            }
+        }
+    }
+
+    private function castMachines(): void
+    {
+        foreach (DemoCast::MACHINES as [$family, $count, $holder]) {
+            for ($i = 0; $i < $count; $i++) {
+                $this->unseen[] = [$family, $holder];
+            }
+        }
+        $this->unseen = $this->random->shuffleArray($this->unseen);
+    }
+
+    private function plotHistory(DemoClock $clock): void
+    {
+        $first = $this->today->copy()->subDays(self::DAYS - 1)->setTime(8, 10);
+        $span = (self::DAYS - 16) * 24 * 60;
+        for ($i = 0; $i < self::FINISHED; $i++) {
+            $at = $first->copy()->addMinutes((int) ($span * $i / self::FINISHED) + $this->random->getInt(0, 1500));
+            // a machine that is still new comes in early; later most are known
+            $clock->add((int) $at->timestamp, $this->visit($i * 3 < self::FINISHED * 2 || $i % 5 === 0, null));
+        }
+    }
+
+    /** @return Generator<int, Beat> */
+    private function visit(bool $preferNew, ?DemoPlot $plot, ?string $family = null, ?DemoTruth $truth = null): Generator
+    {
+        yield new Beat('sam', 1);
+        $machine = $this->machine($preferNew, $family);
+        if ($machine === null) {
+            return;
+        }
+        $now = Carbon::now();
+        $hours = round($this->hours[$machine->id]['start'] + $this->hours[$machine->id]['perDay'] * $this->today->copy()->subDays(self::DAYS)->diffInDays($now), 1);
+        $plot ??= new DemoPlot(
+            kind: $machine->held_as === 'resale' && Job::query()->where('machine_id', $machine->id)->doesntExist() ? JobKind::Refurbish : [JobKind::Repair, JobKind::Repair, JobKind::Repair, JobKind::Repair, JobKind::Repair, JobKind::Repair, JobKind::Repair, JobKind::Repair, JobKind::Service, JobKind::Inspection][$this->random->getInt(0, 9)],
+            technician: ['bo', 'imre', 'tove'][$this->random->getInt(0, 2)],
+            hours: $hours,
+            delay: $this->random->getInt(15, 1300),
+        );
+        $plot = new DemoPlot($plot->kind, $plot->technician, max($hours, $machine->hoursRun() ?? 0.0), $plot->delay, $plot->promisedFor, $plot->stopAt, $plot->waitsFor, $plot->waitsNote);
+        /** @var DemoJob $job */
+        $job = $this->app->make(DemoJob::class, ['random' => $this->random]);
+        yield from $job->play($plot, $machine, $truth ?? DemoTruth::draw($this->knowledge, $machine->family, $this->random), $this->people);
+    }
+
+    private function machine(bool $preferNew, ?string $family): ?Machine
+    {
+        $known = Machine::query()->whereIn('place', ['service', 'owner', 'sale'])->when($family !== null, fn ($q) => $q->where('family', $family))->orderBy('id')->get();
+        foreach ($preferNew || $known->isEmpty() ? $this->unseen : [] as $i => [$unseen, $holder]) {
+            if ($family === null || $unseen === $family) {
+                array_splice($this->unseen, $i, 1);
+
+                return $this->registered($unseen, $holder);
+            }
+        }
+
+        return $known->isEmpty() ? null : $known[$this->random->getInt(0, $known->count() - 1)];
+    }
+
+    private function registered(string $family, string $holder): Machine
+    {
+        $heldAs = match ($holder) {
+            'farm' => 'farm', 'resale' => 'resale', default => 'owner'
+        };
+        $serial = sprintf('%s%05d', strtoupper(substr($family, 0, 1)), $this->random->getInt(1000, 99999));
+        $machine = $this->register->register($family, $serial, $heldAs, $heldAs === 'owner' ? $holder : null, DemoCast::OWNERS[$holder] ?? null, $heldAs === 'resale' ? $this->random->getInt(20, 140) * 100 : null);
+        $this->hours[$machine->id] = ['start' => $this->random->getInt(40, 2600), 'perDay' => $this->random->getInt(5, 70) / 10];
+
+        return $machine;
+    }
+
+    private function plotDeliveries(DemoClock $clock): void
+    {
+        for ($day = self::DAYS - 20; $day > 6; $day -= 21) {
+            $clock->add((int) $this->today->copy()->subDays($day)->setTime(10, 30)->timestamp, $this->delivery());
+        }
+    }
+
+    /** @return Generator<int, Beat> every third week what ran low comes in again */
+    private function delivery(): Generator
+    {
+        yield new Beat('sam', 20);
+        foreach (DemoCast::PARTS as $class => $variants) {
+            foreach ($variants as $i => [, , $cost, $keep]) {
+                $part = Part::query()->where('number', self::number($class, $i))->firstOrFail();
+                if ($part->on_hand * 3 < $keep) {
+                    $this->stock->receive($part, $keep - $part->on_hand, (int) round($cost * $this->random->getInt(94, 112) / 100), 'order', $this->people['sam']);
+                }
+            }
+        }
+    }
+
+    /** Fourteen jobs on the bench, in every state. */
+    private function plotOpenJobs(DemoClock $clock): void
+    {
+        $in = fn (int $days): string => $this->today->copy()->addDays($days)->toDateString();
+        $repair = fn (string $who, ?string $stopAt, ?string $promised = null, ?string $for = null, ?string $note = null): DemoPlot => new DemoPlot(JobKind::Repair, $who, 0, 40, $promised, $stopAt, $for, $note);
+        $plots = [
+            [1, 'tern-220', ['tube-cooked'], $repair('bo', 'find', $in(0))],
+            [1, 'heron-cx', ['feeder-tube-jam'], $repair('imre', 'find', $in(1))],
+            [2, 'gannet-delta', ['belt-slack'], $repair('tove', 'find')],
+            [0, 'wren-mini', ['z-offset-lost'], $repair('bo', 'booked', $in(2))],
+            [0, 'tern-220-d', ['probe-faulty'], $repair('bo', 'booked')],
+            [3, 'shearwater-300', ['linear-bearing-worn'], $repair('bo', 'fix', $in(2))],
+            [2, 'tern-220', ['gear-worn'], $repair('imre', 'fix', $in(3))],
+            [3, 'tern-220', ['hotend-blob'], $repair('imre', 'fix-waiting', $in(4), 'itself', 'Blob soak at 240 °C, somebody stays beside it')],
+            [5, 'heron-cx', ['hotend-bent'], $repair('tove', 'fix-waiting', $in(5), 'part', 'Heron one-piece nozzle module, due Thursday')],
+            [4, 'bittern-ht', ['canister-clip-tight'], $repair('tove', 'fix-waiting', null, 'person', 'Owner to say yes to the estimate')],
+            [9, 'tern-220', ['supply-weak'], $repair('bo', 'fix-waiting', null, 'claim', 'Seller’s answer, chase tomorrow')],
+            [4, 'wren-mini', ['break-fan-failed'], $repair('imre', 'proof', $in(1), 'itself')],
+            [3, 'tern-220-d', ['wheels-worn'], $repair('bo', 'proof', $in(2))],
+            [6, 'tern-220', ['surface-worn'], $repair('tove', 'to-go', $in(0))],
+            [3, 'shearwater-300', ['connector-burning'], $repair('bo', 'fix')],
+            [5, 'tern-220', ['bed-track-short'], $repair('imre', 'find')],
+        ];
+        foreach ($plots as $i => [$days, $family, $faults, $plot]) {
+            $at = $days === 0 ? $this->today->copy()->subMinutes(95 - 10 * $i) : $this->weekday($days)->setTime(8, 20 + 2 * $i);
+            $clock->add((int) $at->timestamp, $this->visit(false, $plot, $family, $this->withDanger($faults)));
+        }
+    }
+
+    /** @param list<string> $faults */
+    private function withDanger(array $faults): DemoTruth
+    {
+        $truth = DemoTruth::of($this->knowledge, $faults, $this->random);
+        if (! $this->knowledge->faults[$faults[0]]->danger) {
+            return $truth;
+        }
+
+        // the sign of danger is told, so that the red tag goes on at Make safe
+        do {
+            $truth = DemoTruth::of($this->knowledge, $faults, $this->random);
+        } while (! $truth->shows['connector-brown'] && ! $truth->shows['shock-felt']);
+
+        return $truth;
+    }
+
+    private function weekday(int $daysAgo): Carbon
+    {
+        $day = $this->today->copy()->subDays($daysAgo);
+        while ($day->isWeekend()) {
+            $day = $day->subDay();
+        }
+
+        return $day;
+    }
+
+    private function takeOneInHand(): void
+    {
+        // everybody went home but Bo, who has one machine open
+        foreach (Job::query()->whereNull('finished_at')->get() as $job) {
+            $this->hands->off($job);
+        }
+        $job = Job::query()->whereNull('finished_at')->where('station', 'diagnosis')->orderBy('id')->firstOrFail();
+        Carbon::setTestNow($this->today->copy()->subMinutes(9));
+        $this->hands->on($job, $this->people['bo']);
+        Carbon::setTestNow();
+    }
+}

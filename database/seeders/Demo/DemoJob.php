@@ -1,0 +1,356 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders\Demo;
+
+use App\Diagnosis\Confirmed;
+use App\Diagnosis\ConfirmFaults;
+use App\Diagnosis\DiagnosisQuery;
+use App\Diagnosis\RecordFinding;
+use App\Intake\BookIn;
+use App\Intake\Booking;
+use App\Intake\EditJob;
+use App\Intake\Hands;
+use App\Intake\Job;
+use App\Intake\MoveJob;
+use App\Machines\Machine;
+use App\Proof\OwedQuery;
+use App\Proof\RecordProof;
+use App\Release\SendOut;
+use App\Repair\NoteMend;
+use App\Safety\AnswerSafety;
+use App\Safety\TakeOffRedTag;
+use App\Shop\Person;
+use App\Stock\MoveStock;
+use App\Stock\Part;
+use App\Stock\UsePart;
+use Generator;
+use OddBench\Intake\Began;
+use OddBench\Intake\JobKind;
+use OddBench\Intake\Station;
+use OddBench\Knowledge\Knowledge;
+use OddBench\Proof\Owed;
+use OddBench\Release\Destination;
+use Random\Randomizer;
+
+/** Plays one visit through the same actions the page uses. */
+final class DemoJob
+{
+    private const MOST_LOOKS = 5;
+
+    private const SURE = 0.8;
+
+    private Job $job;
+
+    /** @var array<string, Person> */
+    private array $people;
+
+    /** @var list<string> true faults that are mended */
+    private array $mended = [];
+
+    public function __construct(
+        private readonly Knowledge $knowledge,
+        private readonly Randomizer $random,
+        private readonly BookIn $bookIn,
+        private readonly AnswerSafety $answerSafety,
+        private readonly TakeOffRedTag $takeOff,
+        private readonly RecordFinding $record,
+        private readonly DiagnosisQuery $diagnosis,
+        private readonly ConfirmFaults $confirm,
+        private readonly NoteMend $note,
+        private readonly UsePart $use,
+        private readonly MoveStock $stock,
+        private readonly OwedQuery $owed,
+        private readonly RecordProof $prove,
+        private readonly SendOut $send,
+        private readonly MoveJob $move,
+        private readonly EditJob $edit,
+        private readonly Hands $hands,
+    ) {}
+
+    /**
+     * @param  array<string, Person>  $people
+     * @return Generator<int, Beat>
+     */
+    public function play(DemoPlot $plot, Machine $machine, DemoTruth $truth, array $people): Generator
+    {
+        $this->people = $people;
+        $who = $plot->technician;
+        yield new Beat('sam', 4);
+        $this->job = $this->bookIn->book($machine, new Booking($plot->kind, $this->complaint($plot, $truth), $this->began($truth), $plot->hours, promisedFor: $plot->promisedFor), $people['sam']);
+        if ($plot->stopAt === 'booked') {
+            return;
+        }
+        yield new Beat($who, 2, $plot->delay);
+        $this->answerSafety($truth, $who);
+        $this->to(Station::Diagnosis, $who);
+        if ($plot->kind !== JobKind::Repair) {
+            yield new Beat($who, 4);
+            $this->job = $this->confirm->pass($this->job, $plot->kind === JobKind::Refurbish ? 'Bought for resale; cleaned and gone over.' : 'Nothing broken: due by hours.', $this->job->version, $people[$who]);
+            yield new Beat($who, $this->random->getInt(18, 40));
+            $this->job = $this->note->note($this->job, null, 'Cleaned, greased, belts and wheels set, fans blown out.', ['motion', 'fans'], $people[$who]);
+        } else {
+            yield from $this->find($plot, $truth, $who);
+            if ($plot->stopAt === 'find') {
+                return;
+            }
+            yield from $this->fix($plot, $truth, $who);
+            if (str_starts_with((string) $plot->stopAt, 'fix')) {
+                return;
+            }
+        }
+        yield from $this->takeTagOff($who);
+        $this->to(Station::Proof, $who);
+        yield from $this->proofs($plot, $truth, $who);
+        if ($plot->stopAt === 'proof') {
+            return;
+        }
+        $this->to(Station::Release, $who);
+        if ($plot->stopAt === 'to-go') {
+            $this->hands->off($this->job);
+
+            return;
+        }
+        yield new Beat('sam', 2, $this->random->getInt(20, 1600));
+        $this->job = $this->send->send($this->job, Destination::forMachineHeldAs($machine->refresh()->held_as)[0], null, null, null, $this->job->version, $people['sam']);
+    }
+
+    private function answerSafety(DemoTruth $truth, string $who): void
+    {
+        $answers = [];
+        foreach ($this->knowledge->safetyQuestions as $question) {
+            $told = $question->finding !== 'volts-on-frame' && $question->finding !== 'no-earth-path' && $question->finding !== 'no-runaway-trip';
+            $answers[$question->code] = $told && $truth->shows[$question->finding];
+        }
+        $this->job = $this->answerSafety->answer($this->job, $answers, $this->people[$who]);
+    }
+
+    /** @return Generator<int, Beat> */
+    private function find(DemoPlot $plot, DemoTruth $truth, string $who): Generator
+    {
+        yield new Beat($who, 3);
+        $told = array_slice($this->told($truth), 0, 3);
+        if ($told !== []) {
+            $this->job = $this->record->record($this->job, array_fill_keys($told, true), null, null, $this->people[$who]);
+        }
+        for ($look = 0; $look < ($plot->stopAt === 'find' ? 1 : self::MOST_LOOKS); $look++) {
+            $judged = $this->diagnosis->of($this->job->refresh());
+            $next = $judged->next[0] ?? null;
+            if ($judged->suspects[0]->probability > self::SURE && $judged->suspects[0]->explains !== []) {
+                break;
+            }
+            if ($next?->kind !== 'check') {
+                break;
+            }
+            yield new Beat($who, (int) ceil($next->minutes));
+            $check = $this->knowledge->checks[$next->code];
+            $known = $this->job->findings()->pluck('code')->all();
+            $seen = array_intersect_key($truth->shows, array_flip(array_diff($check->yields, $known)));
+            if ($seen !== []) {
+                $this->job = $this->record->record($this->job, $seen, $next->code, null, $this->people[$who]);
+            }
+        }
+        if ($plot->stopAt === 'find') {
+            return;
+        }
+        $this->confirmLikeliest($who);
+    }
+
+    private function confirmLikeliest(string $who): void
+    {
+        $faults = [];
+        foreach ($this->diagnosis->of($this->job->refresh())->suspects as $suspect) {
+            if ($suspect->explains !== [] && ($faults === [] || $suspect->probability > 0.6) && count($faults) < 2) {
+                $faults[] = $suspect->code;
+            }
+        }
+        if ($faults === []) {
+            $faults = ['wrong-settings'];
+        }
+        $this->job = $this->confirm->confirm($this->job, $faults, $this->job->version, $this->people[$who]);
+    }
+
+    /** @return Generator<int, Beat> */
+    private function fix(DemoPlot $plot, DemoTruth $truth, string $who): Generator
+    {
+        $mended = $this->job->mends()->pluck('fault')->all();
+        foreach ($this->job->confirmed()->get() as $confirmed) {
+            /** @var Confirmed $confirmed */
+            $fault = $this->knowledge->faults[$confirmed->fault];
+            if (in_array($fault->code, $mended, true)) {
+                continue;
+            }
+            if ($plot->stopAt === 'fix-waiting') {
+                $this->job = $this->edit->wait($this->job, $plot->waitsFor, $plot->waitsNote, $plot->waitsFor === 'itself' ? 240 : null, $this->job->version, $this->people[$who]);
+
+                return;
+            }
+            if (str_starts_with((string) $plot->stopAt, 'fix')) {
+                return;
+            }
+            yield from $this->parts($fault->mend->parts, $who);
+            yield new Beat($who, (int) round($fault->mend->minutes * $this->random->getInt(80, 140) / 100));
+            $this->job = $this->note->note($this->job->refresh(), $fault->code, $fault->mend->do, [], $this->people[$who]);
+            if (in_array($fault->code, $truth->faults, true)) {
+                $this->mended[] = $fault->code;
+            }
+        }
+    }
+
+    /**
+     * @param  list<string>  $classes
+     * @return Generator<int, Beat>
+     */
+    private function parts(array $classes, string $who): Generator
+    {
+        foreach ($classes as $class) {
+            $part = Part::query()->where('class', $class)->orderByDesc('on_hand')->orderBy('id')->firstOrFail();
+            if ($part->on_hand === 0) {
+                $this->job = $this->edit->wait($this->job, 'part', "{$part->name}, ordered", null, $this->job->version, $this->people[$who]);
+                yield new Beat('sam', 3, 60 * 24 * $this->random->getInt(2, 6));
+                $this->stock->receive($part, 3, DemoShop::costOf($part->number), 'ordered for a job', $this->people['sam']);
+                $this->job = $this->edit->wait($this->job, null, null, null, $this->job->version, $this->people[$who]);
+            }
+            yield new Beat($who, 1);
+            $this->job = $this->use->use($this->job->refresh(), $part, 1, $this->position($class), $this->people[$who]);
+        }
+    }
+
+    private function position(string $class): ?string
+    {
+        foreach ($this->knowledge->families[$this->job->machine->family]->positions as $position) {
+            if ($position->partClass === $class) {
+                return $position->code;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return Generator<int, Beat> */
+    private function takeTagOff(string $who): Generator
+    {
+        if ($this->job->machine()->firstOrFail()->redTag()->doesntExist()) {
+            return;
+        }
+        yield new Beat($who, 5);
+        $this->job = $this->takeOff->ask($this->job, 'Cause found and mended, both halves renewed', '0.1 Ω across the new joint, 40 MΩ to the frame', $this->people[$who]);
+        yield new Beat('ada', 3, 30);
+        $this->job = $this->takeOff->countersign($this->job, $this->people['ada']);
+    }
+
+    /** @return Generator<int, Beat> */
+    private function proofs(DemoPlot $plot, DemoTruth $truth, string $who): Generator
+    {
+        for ($tries = 0; $tries < 60; $tries++) {
+            $job = $this->job->refresh()->load(['mends', 'movements', 'proofResults', 'machine']);
+            $missing = $this->owed->plan($job)->missing($this->owed->passed($job));
+            if ($missing === []) {
+                return;
+            }
+            if ($plot->stopAt === 'proof' && count($missing) <= 3) {
+                if ($plot->waitsFor === 'itself') {
+                    $this->job = $this->edit->wait($this->job, 'itself', "{$missing[0]->proof->name}, running", 220, $this->job->version, $this->people[$who]);
+                }
+
+                return;
+            }
+            $owed = $missing[0];
+            yield new Beat($who, $owed->proof->stage->handsMinutes(), $owed->proof->stage->value === 'long' ? 180 : 0);
+            $stillWrong = array_diff($truth->faults, $this->mended) !== [] && $plot->kind === JobKind::Repair && $owed->proof->code === 'small-print' && $tries < 40;
+            $this->job = $this->prove->record($this->job, $owed->proof->code, $this->value($owed, $stillWrong), ! $stillWrong, $this->people[$who]);
+            if ($stillWrong) {
+                yield from $this->again($plot, $truth, $who);
+            }
+        }
+    }
+
+    /** The first diagnosis was wrong or not all of it: what is really there is found, and the wrong one is taken back. */
+    private function again(DemoPlot $plot, DemoTruth $truth, string $who): Generator
+    {
+        $left = array_values(array_diff($truth->faults, $this->mended));
+        yield new Beat($who, 6);
+        $telling = array_key_first($this->knowledge->faults[$left[0]]->shows);
+        foreach ($this->knowledge->faults[$left[0]]->shows as $finding => $strength) {
+            if ($strength->value === 'A' && ! $this->knowledge->findings[$finding]->redTag) {
+                $telling = $finding;
+                break;
+            }
+        }
+        foreach ($this->job->findings()->where('code', $telling)->where('present', false)->get() as $wrong) {
+            $this->job = app(\App\Diagnosis\WithdrawFinding::class)->withdraw($this->job, $wrong, $this->people[$who]);
+        }
+        if ($this->job->findings()->where('code', $telling)->doesntExist()) {
+            $this->job = $this->record->record($this->job, [$telling => true], null, null, $this->people[$who]);
+        }
+        foreach ($this->job->confirmed()->pluck('fault')->all() as $code) {
+            if (! in_array($code, $truth->faults, true)) {
+                $this->job = $this->confirm->supersede($this->job, (string) $code, $telling, $this->job->version, $this->people[$who]);
+            }
+        }
+        yield new Beat($who, 2);
+        $this->job = $this->confirm->confirm($this->job, array_values(array_diff($left, $this->job->confirmed()->pluck('fault')->all())), $this->job->version, $this->people[$who]);
+        yield from $this->fix($plot, $truth, $who);
+        $this->mended = $truth->faults;
+        $this->to(Station::Proof, $who);
+    }
+
+    private function value(Owed $owed, bool $wrong): ?float
+    {
+        if ($owed->proof->unit === null || $wrong) {
+            return null;
+        }
+        $least = $owed->proof->least ?? 0.0;
+        $most = $owed->proof->most ?? $least * 40;
+        $share = $this->random->getInt(25, 75) / 100;
+
+        return round($least + ($most - $least) * $share, $most <= 1 ? 3 : 1);
+    }
+
+    private function to(Station $station, string $who): void
+    {
+        if ($this->job->station !== $station) {
+            $this->job = $this->move->move($this->job->refresh(), $station, null, $this->job->version, $this->people[$who]);
+        }
+    }
+
+    /** @return list<string> what an owner would notice */
+    private function told(DemoTruth $truth): array
+    {
+        $told = [];
+        foreach ($truth->shows as $code => $present) {
+            if ($present && isset(DemoCast::WORDS[$code]) && ! $this->knowledge->findings[$code]->redTag) {
+                $told[] = $code;
+            }
+        }
+
+        return $told;
+    }
+
+    private function complaint(DemoPlot $plot, DemoTruth $truth): string
+    {
+        if ($plot->kind !== JobKind::Repair) {
+            return match ($plot->kind) {
+                JobKind::Service => 'Due for service by hours.',
+                JobKind::Inspection => 'Look it over before the season.',
+                JobKind::Upgrade => 'Metal drive gears, please.',
+                default => 'Bought as “works, just needs cleaning”.',
+            };
+        }
+        $words = array_map(static fn (string $code): string => DemoCast::WORDS[$code], array_slice($this->told($truth), 0, 2));
+
+        return $words === [] ? 'Something is not right with the prints' : ucfirst(implode(', and ', $words));
+    }
+
+    private function began(DemoTruth $truth): Began
+    {
+        foreach ([Began::CreptIn, Began::Suddenly, Began::WorkedOn, Began::Moved] as $began) {
+            if ($truth->shows[$began->value] ?? false) {
+                return $began;
+            }
+        }
+
+        return Began::NotKnown;
+    }
+}
