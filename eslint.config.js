@@ -19,7 +19,14 @@ export default ts.config(
       '@typescript-eslint/no-non-null-assertion': 'error',
       'no-restricted-imports': [
         'error',
-        { patterns: [{ group: ['@/*/*/*'], message: 'A room uses ui/, api/ and its own files, not another room’s insides.' }] },
+        {
+          patterns: [
+            {
+              group: ['@/*/*/*'],
+              message: 'A room uses ui/, api/ and its own files, not another room’s insides.',
+            },
+          ],
+        },
       ],
     },
   },

@@ -106,11 +106,14 @@ final readonly class ShowDiagnosis
     {
         $check = $s->kind === 'check' ? $this->knowledge->checks[$s->code] : null;
         $fault = $check === null ? $this->knowledge->faults[$s->code] : null;
+        $finding = $check !== null && ($s->answers[0]->answer ?? '') === 'present' ? array_key_first($s->answers[0]->findings) : null;
 
         return new StepView(
             code: $s->code,
             kind: $s->kind,
             name: $check === null ? ($s->kind === 'swap' ? 'Swap to see: ' : 'Mend now: ').($fault->name ?? '') : $check->name,
+            finding: $finding,
+            asks: $finding === null ? null : $this->knowledge->findings[$finding]->name,
             minutes: $s->minutes,
             state: $s->state,
             supervised: $s->supervised,

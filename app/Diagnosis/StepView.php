@@ -19,6 +19,8 @@ final readonly class StepView extends View
         #[OA\Property] public string $code,
         #[OA\Property(enum: ['check', 'swap', 'mend'])] public string $kind,
         #[OA\Property] public string $name,
+        #[OA\Property(description: 'the one finding a yes or no is about')] public ?string $finding,
+        #[OA\Property(description: 'that finding in words')] public ?string $asks,
         #[OA\Property] public float $minutes,
         #[OA\Property] public string $state,
         #[OA\Property] public bool $supervised,

@@ -848,6 +848,10 @@ export interface components {
             /** @enum {string} */
             kind: "check" | "swap" | "mend";
             name: string;
+            /** @description the one finding a yes or no is about */
+            finding: string | null;
+            /** @description that finding in words */
+            asks: string | null;
             /** Format: float */
             minutes: number;
             state: string;

@@ -1,0 +1,189 @@
+<script lang="ts">
+  import type { School } from '@/api/queries';
+  import type { Answer, Diagnosis, Job, Step } from '@/api/types';
+  import Button from '@/ui/Button.svelte';
+  import { minutes, percent } from '@/ui/format';
+  import { onKeys } from '@/ui/keys';
+  import Key from '@/ui/Key.svelte';
+
+  interface Props {
+    job: Job;
+    diagnosis: Diagnosis;
+    may: boolean;
+    busy: boolean;
+    school: School;
+    picked: string[];
+    record: (findings: Record<string, boolean>, check: string) => Promise<boolean>;
+    cannotTell: (check: string) => Promise<boolean>;
+  }
+  let {
+    job,
+    diagnosis,
+    may,
+    busy,
+    school = $bindable(),
+    picked = $bindable(),
+    record,
+    cannotTell,
+  }: Props = $props();
+
+  let chosen = $state('');
+  const step = $derived<Step | undefined>(diagnosis.next.find((s) => s.code === chosen) ?? diagnosis.next[0]);
+  const others = $derived(diagnosis.next.filter((s) => s.code !== step?.code));
+  const several = $derived(step !== undefined && step.answers.length > 2);
+  const findings = $derived(
+    step?.answers.filter((a) => !['present', 'absent', 'none', 'several'].includes(a.answer)) ?? [],
+  );
+  let seen = $state<Record<string, boolean>>({});
+  const anySeen = $derived(findings.some((finding) => seen[finding.answer]));
+
+  const states: Record<string, string> = {
+    cold: 'off and cold',
+    unplugged: 'unplugged',
+    open: 'cover off',
+    powered: 'switched on',
+    hot: 'heated',
+  };
+
+  const leads = (answer: Answer): string =>
+    answer.leadsTo.map((b) => `${b.name} ${percent(b.probability)} %`).join(', ');
+
+  /** A check of one finding is answered with yes or no; which finding that is, the step's answers do not say, so the check does. */
+  function answerOne(present: boolean): void {
+    if (!step || busy || !may) return;
+    const code = step.finding;
+    if (step.kind === 'check' && code) void record({ [code]: present }, step.code);
+  }
+
+  async function answerSeveral(): Promise<void> {
+    if (!step) return;
+    const told = Object.fromEntries(
+      findings.map((finding) => [finding.answer, seen[finding.answer] === true]),
+    );
+    if (await record(told, step.code)) seen = {};
+  }
+
+  $effect(() =>
+    onKeys({
+      y: () => !several && answerOne(true),
+      n: () => (several ? !anySeen && void answerSeveral() : answerOne(false)),
+      c: () => step?.kind === 'check' && may && void cannotTell(step.code),
+    }),
+  );
+</script>
+
+<section aria-labelledby="do-next">
+  <h2 id="do-next">Do next</h2>
+  {#if step}
+    <div class="mt-2 border border-action bg-sheet p-3.5">
+      <h3 class="text-base leading-snug">{step.name}</h3>
+      <p class="text-sm text-quiet">
+        <span class="fig">{minutes(step.minutes)}</span> min · {states[step.state] ?? step.state}
+      </p>
+      {#if step.supervised}<p class="mt-1 text-sm font-semibold text-waiting">
+          △ Somebody beside the switch
+        </p>{/if}
+      {#if step.qualified}<p class="mt-1 text-sm font-semibold text-waiting">
+          △ Qualified people only; local rules decide
+        </p>{/if}
+      {#if step.caution}<p class="mt-1 text-sm text-waiting">△ {step.caution}</p>{/if}
+      {#if step.state === 'hot'}<p class="mt-1 text-sm text-waiting">△ Block and bed burn at once</p>{/if}
+      {#if step.steps.length > 0}
+        <ol class="steps mt-1.5 grid gap-0.5 text-sm">
+          {#each step.steps as line (line)}<li>{line}</li>{/each}
+        </ol>
+      {/if}
+      {#if step.kind === 'check'}
+        {#if several}
+          <fieldset class="mt-2" disabled={!may}>
+            <legend class="text-sm text-quiet">What is there? Tick it.</legend>
+            {#each findings as finding (finding.answer)}
+              <label
+                class="flex min-h-10 items-center gap-2 leading-tight max-lg:min-h-11"
+                title="then {leads(finding)}"
+              >
+                <input
+                  type="checkbox"
+                  class="size-5 shrink-0 accent-action"
+                  bind:checked={seen[finding.answer]}
+                />
+                <span
+                  >{finding.name}
+                  <span class="text-sm text-quiet"
+                    >→ {finding.leadsTo[0]?.name} {percent(finding.leadsTo[0]?.probability ?? 0)} %</span
+                  ></span
+                >
+              </label>
+            {/each}
+          </fieldset>
+          {#if may}
+            <div class="mt-2 flex flex-wrap gap-2">
+              <Button kind="main" {busy} onclick={answerSeveral}
+                >{anySeen ? 'These' : 'None of these'}{#if !anySeen}<Key light>n</Key>{/if}</Button
+              >
+              <Button {busy} onclick={() => cannotTell(step.code)}>Can’t tell <Key>c</Key></Button>
+            </div>
+          {/if}
+        {:else}
+          <p class="mt-1.5 font-semibold">{step.asks}?</p>
+          <dl class="mt-1 grid grid-cols-[auto_1fr] gap-x-3 text-sm">
+            {#each step.answers as answer (answer.answer)}
+              <dt class="font-semibold">{answer.name.toLowerCase()}</dt>
+              <dd>{leads(answer)}</dd>
+            {/each}
+          </dl>
+          {#if may}
+            <div class="mt-2.5 flex flex-wrap gap-2">
+              <Button kind="main" {busy} onclick={() => answerOne(true)}>Yes <Key light>y</Key></Button>
+              <Button {busy} onclick={() => answerOne(false)}>No <Key>n</Key></Button>
+              <Button {busy} onclick={() => cannotTell(step.code)}>Can’t tell <Key>c</Key></Button>
+            </div>
+          {/if}
+        {/if}
+      {:else if may && job.station === 'diagnosis'}
+        <p class="mt-1 text-sm text-quiet">
+          {step.kind === 'mend'
+            ? 'No look left is worth its own minutes.'
+            : 'The part is on the shelf: changing it tells.'}
+        </p>
+        <div class="mt-2">
+          <Button
+            kind="main"
+            disabled={picked.includes(step.code)}
+            onclick={() => (picked = [...picked, step.code])}
+          >
+            {picked.includes(step.code) ? 'Ticked: confirm it' : 'It is this'}
+          </Button>
+        </div>
+      {/if}
+    </div>
+    {#if others.length > 0}
+      <p class="mt-2 text-sm text-quiet">
+        or:
+        {#each others as other, i (other.code)}{i > 0 ? ' · ' : ''}<button
+            type="button"
+            class="min-h-8 text-left underline hover:text-ink max-lg:min-h-11"
+            onclick={() => {
+              chosen = other.code;
+              seen = {};
+            }}>{other.name.toLowerCase()}</button
+          >&nbsp;<span class="fig">{minutes(other.minutes)}</span> min{/each}
+      </p>
+    {/if}
+  {:else}
+    <p class="mt-1 text-quiet">
+      No look is left that would tell more. Confirm what it is, or pass Find with the reason.
+    </p>
+  {/if}
+  <p class="mt-2 flex flex-wrap items-center gap-x-1.5 text-sm">
+    Way of working:
+    {#each [['measure-first', 'measure first'], ['swap-first', 'swap first']] as const as [code, name] (code)}
+      <button
+        type="button"
+        aria-pressed={school === code}
+        class={['min-h-9 px-1', school === code ? 'font-bold' : 'text-quiet underline']}
+        onclick={() => (school = code)}>{name}</button
+      >
+    {/each}
+  </p>
+</section>

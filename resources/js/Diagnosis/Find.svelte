@@ -1,0 +1,91 @@
+<script lang="ts">
+  import { createQuery, keepPreviousData, useQueryClient } from '@tanstack/svelte-query';
+  import type { Snippet } from 'svelte';
+  import { api, told } from '@/api/client';
+  import { diagnosisQuery, keepJob, type School } from '@/api/queries';
+  import type { Job } from '@/api/types';
+  import { here } from '@/Shop/session.svelte';
+  import Problem from '@/ui/Problem.svelte';
+  import { Work } from '@/ui/work.svelte';
+  import ConfirmBar from './ConfirmBar.svelte';
+  import DoNext from './DoNext.svelte';
+  import FindingList from './FindingList.svelte';
+  import Superseded from './Superseded.svelte';
+  import Suspects from './Suspects.svelte';
+
+  let { job, rail }: { job: Job; rail: Snippet } = $props();
+
+  const client = useQueryClient();
+  const me = here();
+  const work = new Work();
+  let school = $state<School>('measure-first');
+  let picked = $state<string[]>([]);
+
+  const diagnosis = createQuery(() => ({
+    ...diagnosisQuery(job, school),
+    placeholderData: keepPreviousData,
+  }));
+  const may = $derived(me.person.worksAtTheBench && !job.finishedAt);
+  const path = $derived({ params: { path: { job: job.id } } });
+
+  const record = (findings: Record<string, boolean>, check: string | null = null) =>
+    work.do(async () =>
+      keepJob(client, await told(api.POST('/jobs/{job}/findings', { ...path, body: { findings, check } }))),
+    );
+
+  const withdraw = (finding: number) =>
+    work.do(async () =>
+      keepJob(
+        client,
+        await told(
+          api.DELETE('/jobs/{job}/findings/{finding}', { params: { path: { job: job.id, finding } } }),
+        ),
+      ),
+    );
+
+  const cannotTell = (check: string) =>
+    work.do(async () =>
+      keepJob(client, await told(api.POST('/jobs/{job}/hidden-checks', { ...path, body: { check } }))),
+    );
+</script>
+
+<div
+  class="grid gap-x-6 gap-y-5 md:grid-cols-[minmax(0,5fr)_minmax(0,9fr)] lg:grid-cols-[minmax(0,5fr)_minmax(0,10fr)_330px]"
+>
+  <section aria-labelledby="what-it-does">
+    <h2 id="what-it-does" class="sr-only">What it does</h2>
+    <FindingList {job} {may} busy={work.busy} {record} {withdraw} />
+    {#if work.refusal}<div class="mt-2"><Problem message={work.refusal.message} /></div>{/if}
+  </section>
+  <section aria-labelledby="what-it-could-be" class="min-w-0">
+    <h2 id="what-it-could-be">
+      What it could be <span class="text-sm font-normal text-quiet"
+        >· the black line is its everyday rate here</span
+      >
+    </h2>
+    {#if diagnosis.data}
+      <Suspects {job} diagnosis={diagnosis.data} {may} bind:picked />
+    {:else if diagnosis.isError}
+      <div class="mt-2"><Problem message={diagnosis.error.message} /></div>
+    {:else}
+      <p class="mt-2 text-quiet" role="status">Working it out…</p>
+    {/if}
+    <ConfirmBar {job} {may} bind:picked />
+    <Superseded {job} />
+  </section>
+  <aside class="grid content-start gap-5 bg-side p-4 max-lg:md:col-span-2" aria-label="Do next">
+    {#if diagnosis.data}
+      <DoNext
+        {job}
+        diagnosis={diagnosis.data}
+        {may}
+        busy={work.busy}
+        bind:school
+        {record}
+        {cannotTell}
+        bind:picked
+      />
+    {/if}
+    {@render rail()}
+  </aside>
+</div>

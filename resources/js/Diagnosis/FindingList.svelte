@@ -1,0 +1,69 @@
+<script lang="ts">
+  import type { Job } from '@/api/types';
+  import { here } from '@/Shop/session.svelte';
+  import { clock } from '@/ui/format';
+  import { onKeys } from '@/ui/keys';
+  import Pick from '@/ui/Pick.svelte';
+
+  interface Props {
+    job: Job;
+    may: boolean;
+    busy: boolean;
+    record: (findings: Record<string, boolean>) => Promise<boolean>;
+    withdraw: (finding: number) => Promise<boolean>;
+  }
+  let { job, may, busy, record, withdraw }: Props = $props();
+
+  const me = here();
+  let input = $state<HTMLElement | null>(null);
+  const known = $derived(new Set(job.findings.map((finding) => finding.code)));
+  const items = $derived(
+    me.words.findings
+      .filter((finding) => !known.has(finding.code))
+      .map((finding) => ({ code: finding.code, name: finding.name, detail: finding.group })),
+  );
+
+  $effect(() => onKeys({ f: () => input?.focus() }));
+</script>
+
+{#if may}
+  <Pick
+    label="What it does"
+    keyHint="f"
+    {items}
+    clears
+    bind:input
+    placeholder="Two or three letters: jam, clic…"
+    onpick={(code) => record({ [code]: true })}
+  />
+{:else}
+  <p class="text-sm font-semibold">What it does</p>
+{/if}
+<ul class="mt-2">
+  {#each job.findings as finding (finding.id)}
+    <li class="rule-below grid grid-cols-[18px_1fr_auto] items-start gap-x-1.5 py-1.5">
+      <span class={finding.present ? 'text-action' : 'text-quiet'} aria-hidden="true"
+        >{finding.present ? '▲' : '▽'}</span
+      >
+      <span class="min-w-0 leading-snug break-words">
+        {#if !finding.present}<strong>not:</strong>
+        {/if}{finding.name}{#if finding.value}<span class="fig"> {finding.value}</span>{/if}
+        {#if finding.redTag && finding.present}<span class="hatch rounded-sm px-1 text-xs font-bold"
+            ><span class="bg-red px-0.5">DANGER</span></span
+          >{/if}
+        <span class="block text-sm text-quiet">{finding.source}, {clock(finding.at, me.zone)}</span>
+      </span>
+      {#if may}
+        <button
+          type="button"
+          class="min-h-9 px-1 text-sm text-quiet underline hover:text-ink max-lg:min-h-11"
+          disabled={busy}
+          aria-label="Withdraw: {finding.name}"
+          onclick={() => withdraw(finding.id)}>withdraw</button
+        >
+      {/if}
+    </li>
+  {:else}
+    <li class="py-2 text-quiet">Nothing yet. What does the machine do, what do you see?</li>
+  {/each}
+</ul>

@@ -1,0 +1,254 @@
+<script lang="ts">
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { api, Refusal, told } from '@/api/client';
+  import { keepJob, machineQuery } from '@/api/queries';
+  import { navigate } from '@/router';
+  import { here } from '@/Shop/session.svelte';
+  import Button from '@/ui/Button.svelte';
+  import { Draft } from '@/ui/draft.svelte';
+  import Field from '@/ui/Field.svelte';
+  import { day, hours as showHours, number } from '@/ui/format';
+  import Press from '@/ui/Press.svelte';
+  import Problem from '@/ui/Problem.svelte';
+  import Tag from '@/ui/Tag.svelte';
+  import { Work } from '@/ui/work.svelte';
+
+  const me = here();
+  const client = useQueryClient();
+  const work = new Work();
+
+  // kept while it is typed, so that neither a reload nor a lost connection costs anything
+  const draft = new Draft('book-in', {
+    way: 'known' as 'known' | 'new',
+    tag: '',
+    kind: 'repair' as 'repair' | 'service' | 'upgrade' | 'inspection' | 'refurbish',
+    family: '',
+    serial: '',
+    heldAs: 'owner' as 'owner' | 'farm' | 'resale',
+    ownerName: '',
+    ownerContact: '',
+    pricePaid: '',
+    hours: '',
+    complaint: '',
+    screenSaid: '',
+    cameAlong: '',
+    began: '',
+    promisedFor: '',
+  });
+  const form = draft.value;
+
+  const fromAddress = new URLSearchParams(location.search).get('tag');
+  if (fromAddress) {
+    form.way = 'known';
+    form.tag = fromAddress;
+  }
+
+  const typed = $derived(form.tag.replace(/[\s-]/g, ''));
+  const machine = createQuery(() => ({
+    ...machineQuery(form.tag.trim()),
+    enabled: form.way === 'known' && typed.length >= 6,
+  }));
+  const known = $derived(form.way === 'known' ? machine.data : undefined);
+  const tagProblem = $derived(
+    work.error('tag') ??
+      (form.way === 'known' && machine.error instanceof Refusal ? machine.error.message : undefined),
+  );
+
+  const kinds = [
+    { code: 'repair', name: 'Repair' },
+    { code: 'service', name: 'Service' },
+    { code: 'upgrade', name: 'Upgrade' },
+    { code: 'inspection', name: 'Inspection' },
+    { code: 'refurbish', name: 'Refurbish for sale' },
+  ] as const;
+
+  async function book(): Promise<void> {
+    const isNew = form.way === 'new';
+    const hours = form.hours.trim() === '' ? null : number(form.hours);
+    const price = form.pricePaid.trim() === '' ? null : number(form.pricePaid);
+    await work.do(async () => {
+      const wrong = (field: string, message: string) => new Refusal(422, message, [{ field, message }]);
+      if (!isNew && form.tag.trim() === '')
+        throw wrong('tag', 'Scan or type the tag, or say that it is a new machine.');
+      if (isNew && form.family === '') throw wrong('family', 'Which family is it?');
+      if (form.hours.trim() !== '' && hours === null)
+        throw wrong('hours', `“${form.hours}” is no number of hours.`);
+      if (form.pricePaid.trim() !== '' && price === null)
+        throw wrong('pricePaidMinor', `“${form.pricePaid}” is no price.`);
+      if (form.began === '')
+        throw wrong('began', 'When did it begin? One press is enough, also for “nobody knows”.');
+      const job = await told(
+        api.POST('/jobs', {
+          body: {
+            kind: form.kind,
+            complaint: form.complaint,
+            began: form.began as 'crept-in',
+            hours,
+            screenSaid: form.screenSaid || null,
+            cameAlong: form.cameAlong || null,
+            promisedFor: form.promisedFor || null,
+            ...(isNew
+              ? {
+                  family: form.family,
+                  serial: form.serial || null,
+                  heldAs: form.heldAs,
+                  ownerName: form.heldAs === 'owner' ? form.ownerName || null : null,
+                  ownerContact: form.heldAs === 'owner' ? form.ownerContact || null : null,
+                  pricePaidMinor: form.heldAs === 'resale' && price !== null ? Math.round(price * 100) : null,
+                }
+              : { tag: form.tag.trim() }),
+          },
+        }),
+      );
+      draft.clear();
+      keepJob(client, job);
+      if (isNew) navigate('/machines/:tag/label', { params: { tag: job.machine.tag } });
+      else navigate('/jobs/:id', { params: { id: String(job.id) } });
+    });
+  }
+</script>
+
+<svelte:head><title>Book in · Odd Bench</title></svelte:head>
+
+<form
+  onsubmit={(event) => {
+    event.preventDefault();
+    void book();
+  }}
+>
+  <main class="grid lg:grid-cols-[minmax(0,1fr)_330px]">
+    <div class="grid content-start gap-4 px-4 py-4 md:px-5">
+      <h1>Book in</h1>
+      <div class="grid gap-4 md:grid-cols-[auto_1fr]">
+        <Press
+          label="Which machine"
+          bind:value={form.way}
+          choices={[
+            { code: 'known', name: 'Known, it has a tag' },
+            { code: 'new', name: 'New here' },
+          ]}
+        />
+        {#if form.way === 'known'}
+          <Field label="Tag, scanned or typed" bind:value={form.tag} mono focus error={tagProblem} />
+        {/if}
+      </div>
+      {#if form.way === 'new'}
+        <div class="grid gap-4 border-l-4 border-wash pl-4">
+          <Press
+            label="Family"
+            bind:value={form.family}
+            choices={me.words.families}
+            error={work.error('family')}
+          />
+          <div class="grid gap-4 md:grid-cols-2">
+            <Press
+              label="Whose is it"
+              bind:value={form.heldAs}
+              choices={[
+                { code: 'owner', name: 'An owner’s' },
+                { code: 'farm', name: 'Our own farm’s' },
+                { code: 'resale', name: 'Bought for resale' },
+              ]}
+              error={work.error('heldAs')}
+            />
+            <Field label="Serial" bind:value={form.serial} mono maxlength={80} error={work.error('serial')} />
+            {#if form.heldAs === 'owner'}
+              <Field
+                label="Owner’s name"
+                bind:value={form.ownerName}
+                maxlength={160}
+                error={work.error('ownerName')}
+              />
+              <Field label="How to reach them" bind:value={form.ownerContact} maxlength={200} />
+            {:else if form.heldAs === 'resale'}
+              <Field
+                label="Price paid"
+                bind:value={form.pricePaid}
+                numeric
+                unit={me.currency}
+                error={work.error('pricePaidMinor')}
+              />
+            {/if}
+          </div>
+        </div>
+      {/if}
+      <Press label="Kind of job" bind:value={form.kind} choices={kinds} error={work.error('kind')} />
+      <Field
+        label="Complaint, in the customer’s words"
+        bind:value={form.complaint}
+        rows={2}
+        maxlength={2000}
+        error={work.error('complaint')}
+      />
+      <Press
+        label="When did it begin"
+        bind:value={form.began}
+        choices={me.words.began}
+        error={work.error('began')}
+      />
+      <div class="grid gap-4 md:grid-cols-3">
+        <Field
+          label="Print hours on the counter"
+          bind:value={form.hours}
+          numeric
+          unit="h"
+          error={work.error('hours')}
+        />
+        <Field label="What the screen said" bind:value={form.screenSaid} maxlength={500} />
+        <Field label="What came along" bind:value={form.cameAlong} maxlength={500} />
+      </div>
+      <div class="flex flex-wrap items-end gap-4">
+        <Button kind="main" type="submit" busy={work.busy}>Book in</Button>
+        <div class="w-52">
+          <Field
+            label="Promised for"
+            type="date"
+            bind:value={form.promisedFor}
+            error={work.error('promisedFor')}
+          />
+        </div>
+        {#if draft.kept}<Button kind="quiet" onclick={() => draft.clear()}>Start over</Button>{/if}
+      </div>
+      {#if work.refusal}<Problem message={work.refusal.message} />{/if}
+    </div>
+    <aside class="border-line bg-side px-5 py-4 max-lg:border-t lg:border-l">
+      {#if known}
+        <h2>Known here</h2>
+        <p class="mt-2 flex flex-wrap items-center gap-2">
+          <Tag tag={known.machine.tag} red={known.redTag !== null} /><strong
+            >{known.machine.familyName}</strong
+          >
+        </p>
+        <p class="mt-1 text-quiet">
+          {known.machine.owner ?? (known.machine.heldAs === 'farm' ? 'Own farm' : 'Bought for resale')}
+        </p>
+        <p class="mt-1">
+          Last counter <span class="fig">{showHours(known.machine.hours)}</span>
+          <span class="text-quiet">h</span>
+        </p>
+        {#if known.machine.openJob !== null}
+          <p class="mt-3 bg-waiting-wash px-3 py-2 text-waiting">
+            ▢ On the bench already.
+            <a class="font-semibold underline" href="/jobs/{known.machine.openJob}">Open its job</a>
+          </p>
+        {/if}
+        <h2 class="mt-4">Last here</h2>
+        <ul class="mt-1 grid gap-1.5 text-sm">
+          {#each known.jobs.slice(0, 4) as past (past.id)}
+            <li>
+              <span class="text-quiet">{day(past.openedAt, me.zone)}:</span>
+              {past.faults.join(', ') || past.kind}
+            </li>
+          {/each}
+        </ul>
+      {:else}
+        <h2>Before power</h2>
+        <ul class="mt-2 grid gap-2">
+          <li>Look it over for damage from the way here.</li>
+          <li>Write down what came in the box: cord, spool, card, plate.</li>
+          <li>Any smoke, smell, spark, shock or browning: leave it unplugged and say so at Make safe.</li>
+        </ul>
+      {/if}
+    </aside>
+  </main>
+</form>

@@ -1,0 +1,62 @@
+<script lang="ts">
+  import type { Job, Station } from '@/api/types';
+  import Find from '@/Diagnosis/Find.svelte';
+  import PassportRail from '@/Machines/PassportRail.svelte';
+  import Prove from '@/Proof/Prove.svelte';
+  import SendOut from '@/Release/SendOut.svelte';
+  import Fix from '@/Repair/Fix.svelte';
+  import { p } from '@/router';
+  import MakeSafe from '@/Safety/MakeSafe.svelte';
+  import RedTagPanel from '@/Safety/RedTagPanel.svelte';
+  import Tag from '@/ui/Tag.svelte';
+  import BookedIn from './BookedIn.svelte';
+  import HandsAndWaiting from './HandsAndWaiting.svelte';
+  import StationRuler from './StationRuler.svelte';
+
+  let { job }: { job: Job } = $props();
+
+  // follows the job from station to station, unless somebody chose to look at another
+  let chosen = $state<{ at: Station; station: Station } | null>(null);
+  const viewed = $derived(chosen && chosen.at === job.station ? chosen.station : job.station);
+</script>
+
+<svelte:head><title>{job.machine.tag} {job.machine.familyName} · Odd Bench</title></svelte:head>
+
+<main class="px-4 pt-3 pb-6 md:px-5">
+  <header class="grid items-start gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,560px)]">
+    <div class="min-w-0">
+      <h1 class="flex flex-wrap items-center gap-x-3 gap-y-1">
+        <a href={p('/machines/:tag', { params: { tag: job.machine.tag } })} title="Passport"
+          ><Tag tag={job.machine.tag} large red={job.redTag !== null} /></a
+        >
+        {job.machine.familyName}
+      </h1>
+      <p class="mt-1 line-clamp-2 break-words text-quiet">
+        {job.machine.owner ?? (job.machine.heldAs === 'farm' ? 'Own farm' : 'Bought for resale')} · {job.kind} ·
+        “{job.complaint}”
+      </p>
+    </div>
+    <div class="pt-2.5">
+      <StationRuler {job} bind:viewed={() => viewed, (station) => (chosen = { at: job.station, station })} />
+    </div>
+  </header>
+  <HandsAndWaiting {job} />
+  {#if job.redTag}<RedTagPanel {job} tag={job.redTag} />{/if}
+
+  {#snippet rail()}<PassportRail {job} />{/snippet}
+  <div class="mt-3">
+    {#if viewed === 'intake'}
+      <BookedIn {job} {rail} />
+    {:else if viewed === 'safety'}
+      <MakeSafe {job} {rail} />
+    {:else if viewed === 'diagnosis'}
+      <Find {job} {rail} />
+    {:else if viewed === 'repair'}
+      <Fix {job} {rail} />
+    {:else if viewed === 'proof'}
+      <Prove {job} {rail} />
+    {:else}
+      <SendOut {job} {rail} />
+    {/if}
+  </div>
+</main>

@@ -1,0 +1,184 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import { machineQuery } from '@/api/queries';
+  import { p, route } from '@/router';
+  import { here } from '@/Shop/session.svelte';
+  import { clock, day, hours, money } from '@/ui/format';
+  import Tag from '@/ui/Tag.svelte';
+
+  const me = here();
+  const tag = $derived((route.params as Record<string, string>)['tag'] ?? '');
+  let olderThan = $state<number | undefined>();
+  const machine = createQuery(() => machineQuery(tag, olderThan));
+
+  const marks: Record<string, string> = {
+    'booked-in': '→',
+    confirmed: '◆',
+    superseded: '✕',
+    mended: '✓',
+    'part-used': '▣',
+    'proof-passed': '✓',
+    'proof-failed': '✕',
+    'red-tag-on': '▲',
+    'red-tag-off': '△',
+    'sent-out': '←',
+  };
+  const strong = new Set([
+    'booked-in',
+    'confirmed',
+    'mended',
+    'part-used',
+    'red-tag-on',
+    'red-tag-off',
+    'sent-out',
+    'proof-failed',
+    'superseded',
+  ]);
+  let every = $state(false);
+  const lines = $derived((machine.data?.timeline ?? []).filter((line) => every || strong.has(line.kind)));
+</script>
+
+<svelte:head><title>{tag} · Odd Bench</title></svelte:head>
+
+{#if machine.data}
+  {@const m = machine.data.machine}
+  <main class="grid lg:grid-cols-[minmax(0,1fr)_400px]">
+    <div class="min-w-0 px-4 py-4 md:px-5">
+      <header class="flex flex-wrap items-center gap-3">
+        <h1 class="flex items-center gap-3"><Tag tag={m.tag} large red={m.redTag} />{m.familyName}</h1>
+        {#if m.openJob !== null}
+          <a
+            class="inline-flex min-h-11 items-center rounded-sm bg-action px-4 font-semibold text-white hover:bg-pressed"
+            href={p('/jobs/:id', { params: { id: String(m.openJob) } })}>Open its job</a
+          >
+        {:else if me.person.meetsOwners}
+          <a
+            class="inline-flex min-h-11 items-center rounded-sm border border-action bg-white px-4 font-semibold text-action hover:bg-wash"
+            href="/book-in?tag={m.tag}">Book it in</a
+          >
+        {/if}
+        <a
+          class="min-h-9 py-1.5 text-sm text-quiet underline"
+          href={p('/machines/:tag/label', { params: { tag: m.tag } })}>Label</a
+        >
+      </header>
+      {#if machine.data.redTag}
+        <p class="hatch-edge mt-3 px-3 py-2">
+          <strong class="text-red">Red tag.</strong>
+          {machine.data.redTag.reason}, since {day(machine.data.redTag.putOnAt, me.zone)}.
+        </p>
+      {/if}
+      <dl class="mt-3 flex flex-wrap gap-x-8 gap-y-1">
+        {#each [['Hours', `${hours(m.hours)} h`], ['Serial', m.serial ?? '–'], ['Whose', m.owner ?? (m.heldAs === 'farm' ? 'own farm' : 'bought for resale')], ['Reached', machine.data.ownerContact ?? '–'], ['Paid', machine.data.pricePaidMinor === null ? '–' : money(machine.data.pricePaidMinor, me.currency)]] as [name, value] (name)}
+          {#if value !== '–'}<div>
+              <dt class="text-sm text-quiet">{name}</dt>
+              <dd class={name === 'Whose' || name === 'Reached' ? '' : 'fig'}>{value}</dd>
+            </div>{/if}
+        {/each}
+      </dl>
+      <div class="rule-below mt-5 flex items-end justify-between pb-1.5">
+        <h2>
+          Timeline <span class="ml-1 text-sm font-normal text-quiet">along print hours, newest first</span>
+        </h2>
+        <label class="flex min-h-9 items-center gap-2 text-sm"
+          ><input type="checkbox" class="size-4.5 accent-action" bind:checked={every} />every line</label
+        >
+      </div>
+      <ol>
+        {#each lines as line, i (line.id)}
+          {@const newJob = i === 0 || lines[i - 1]?.job !== line.job}
+          <li
+            class={[
+              'grid grid-cols-[5.2rem_1.2rem_minmax(0,1fr)] gap-x-2 py-1',
+              newJob && i > 0 && 'mt-1.5 border-t border-line pt-2',
+            ]}
+          >
+            <span class="text-right"
+              >{#if newJob && line.hours !== null}<span class="fig">{hours(line.hours)}</span>
+                <span class="text-sm text-quiet">h</span>{/if}</span
+            >
+            <span
+              aria-hidden="true"
+              class={[
+                'text-center',
+                line.kind === 'red-tag-on' || line.kind === 'proof-failed' ? 'text-red' : 'text-action',
+              ]}>{marks[line.kind] ?? '·'}</span
+            >
+            <span class="leading-snug break-words">
+              <a class="hover:underline" href={p('/jobs/:id', { params: { id: String(line.job) } })}
+                >{line.text}</a
+              >
+              <span class="text-sm text-quiet"
+                >{line.by}, {day(line.at, me.zone)} {clock(line.at, me.zone)}</span
+              >
+            </span>
+          </li>
+        {:else}
+          <li class="py-2 text-quiet">
+            {olderThan
+              ? 'Nothing of weight on this page; show every line.'
+              : 'Nothing has happened to it here yet.'}
+          </li>
+        {/each}
+      </ol>
+      <p class="mt-3 flex gap-4">
+        {#if machine.data.olderThan !== null}<button
+            class="min-h-11 font-semibold text-action underline"
+            onclick={() => (olderThan = machine.data?.olderThan ?? undefined)}>Older</button
+          >{/if}
+        {#if olderThan}<button
+            class="min-h-11 font-semibold text-action underline"
+            onclick={() => (olderThan = undefined)}>Newest</button
+          >{/if}
+      </p>
+    </div>
+    <aside class="border-line bg-side px-5 py-4 max-lg:border-t lg:border-l">
+      <h2>Visits</h2>
+      <ul class="mt-1">
+        {#each machine.data.jobs as job (job.id)}
+          <li class="rule-below py-1.5 leading-snug">
+            <a class="font-semibold hover:underline" href={p('/jobs/:id', { params: { id: String(job.id) } })}
+              >{job.faults.join(', ') || (job.finishedAt ? job.kind : 'on the bench')}</a
+            >
+            <span class="block text-sm text-quiet"
+              >{day(job.openedAt, me.zone)}{job.hours === null
+                ? ''
+                : ` at ${hours(job.hours)} h`}{job.destination
+                ? ` · ${job.destination.toLowerCase()}`
+                : ''}</span
+            >
+          </li>
+        {/each}
+      </ul>
+      <h2 class="mt-5">Positions</h2>
+      <table class="mt-1 w-full">
+        <thead class="text-left text-sm text-quiet"
+          ><tr><th class="font-normal">Where</th><th class="text-right font-normal">hours on it</th></tr
+          ></thead
+        >
+        <tbody>
+          {#each machine.data.positions as position (position.position)}
+            <tr class="rule-below align-top">
+              <td class="py-1 leading-tight"
+                >{position.name}{#if position.part}<span class="block text-sm text-quiet"
+                    >{position.part}, {day(position.fittedAt ?? '', me.zone)}</span
+                  >{/if}</td
+              >
+              <td class="py-1 text-right whitespace-nowrap"
+                >{#if position.replacements > 0}<span class="fig">{hours(position.hoursOnIt)}</span
+                  >{:else}<span class="text-sm text-quiet">as came</span>{/if}</td
+              >
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </aside>
+  </main>
+{:else if machine.isError}
+  <main class="p-8">
+    <h1>Not found</h1>
+    <p class="mt-2">{machine.error.message}</p>
+  </main>
+{:else}
+  <p class="p-8 text-quiet" role="status">Fetching the passport…</p>
+{/if}

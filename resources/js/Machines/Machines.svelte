@@ -1,0 +1,129 @@
+<script lang="ts">
+  import { createInfiniteQuery } from '@tanstack/svelte-query';
+  import { api, told } from '@/api/client';
+  import { navigate, p } from '@/router';
+  import { here } from '@/Shop/session.svelte';
+  import Field from '@/ui/Field.svelte';
+  import { hours } from '@/ui/format';
+  import { onKeys } from '@/ui/keys';
+  import Tag from '@/ui/Tag.svelte';
+
+  const me = here();
+  let text = $state('');
+  let family = $state('');
+  let place = $state('');
+  let at = $state(-1);
+
+  const places = {
+    bench: 'on the bench',
+    service: 'in service',
+    owner: 'with its owner',
+    sale: 'for sale',
+    donor: 'donor shelf',
+    scrap: 'scrapped',
+    unmended: 'back unmended',
+  } as const;
+  type Place = keyof typeof places;
+
+  const machines = createInfiniteQuery(() => ({
+    queryKey: ['machines', text.trim(), family, place],
+    queryFn: ({ pageParam }: { pageParam: string | null }) =>
+      told(
+        api.GET('/machines', {
+          params: {
+            query: {
+              ...(text.trim() ? { text: text.trim() } : {}),
+              ...(family ? { family } : {}),
+              ...(place ? { place: place as Place } : {}),
+              ...(pageParam ? { after: pageParam } : {}),
+            },
+          },
+        }),
+      ),
+    initialPageParam: null as string | null,
+    getNextPageParam: (last) => last.next,
+  }));
+  const shown = $derived(machines.data?.pages.flatMap((page) => page.machines) ?? []);
+  const all = $derived(machines.data?.pages[0]?.all ?? 0);
+
+  function step(by: number): void {
+    at = Math.max(0, Math.min(shown.length - 1, at + by));
+    document.querySelector<HTMLElement>(`[data-line="${shown[at]?.tag}"]`)?.focus();
+  }
+  $effect(() =>
+    onKeys({
+      j: () => step(1),
+      k: () => step(-1),
+      Enter: () => {
+        const machine = shown[at];
+        if (machine && document.activeElement?.getAttribute('data-line') === machine.tag) {
+          navigate('/machines/:tag', { params: { tag: machine.tag } });
+        }
+      },
+    }),
+  );
+</script>
+
+<svelte:head><title>Machines · Odd Bench</title></svelte:head>
+
+<main class="px-4 py-4 md:px-5">
+  <div class="flex flex-wrap items-end gap-3">
+    <h1 class="mr-4 self-center">
+      Machines <span class="ml-1 text-sm font-normal text-quiet"><span class="fig">{all}</span></span>
+    </h1>
+    <div class="w-64"><Field label="Tag, serial, owner or family" bind:value={text} /></div>
+    <label class="block text-sm font-semibold"
+      >Family<select bind:value={family} class="field mt-1 block w-44 font-normal">
+        <option value="">all</option>
+        {#each me.words.families as f (f.code)}<option value={f.code}>{f.name}</option>{/each}
+      </select></label
+    >
+    <label class="block text-sm font-semibold"
+      >Where<select bind:value={place} class="field mt-1 block w-44 font-normal">
+        <option value="">anywhere</option>
+        {#each Object.entries(places) as [code, name] (code)}<option value={code}>{name}</option>{/each}
+      </select></label
+    >
+  </div>
+  {#if machines.isError}<p role="alert" class="mt-4 text-out">✕ {machines.error.message}</p>{/if}
+  <ul class="mt-3 border-t border-line">
+    {#each shown as machine (machine.tag)}
+      <li class="rule-below">
+        <a
+          href={p('/machines/:tag', { params: { tag: machine.tag } })}
+          data-line={machine.tag}
+          class="grid min-h-11 grid-cols-[auto_1fr_auto] items-center gap-x-4 py-1 hover:bg-wash focus-visible:bg-wash md:grid-cols-[200px_150px_minmax(0,1fr)_130px_100px_130px]"
+        >
+          <Tag tag={machine.tag} red={machine.redTag} />
+          <span>{machine.familyName}</span>
+          <span class="truncate text-quiet max-md:hidden"
+            >{machine.owner ?? (machine.heldAs === 'farm' ? 'own farm' : 'bought for resale')}</span
+          >
+          <span class="font-mono text-sm text-quiet max-md:hidden">{machine.serial ?? ''}</span>
+          <span class="text-right max-md:hidden"
+            ><span class="fig">{hours(machine.hours)}</span> <span class="text-sm text-quiet">h</span></span
+          >
+          <span class={machine.place === 'bench' ? 'font-semibold text-action' : 'text-quiet'}
+            >{places[machine.place as Place]}</span
+          >
+        </a>
+      </li>
+    {/each}
+  </ul>
+  {#if machines.data && shown.length === 0}
+    <p class="mt-4 text-quiet">
+      {text || family || place
+        ? 'No machine is like that. Take a word away.'
+        : 'Every machine that was booked in stands here with its history. Book in the first one.'}
+    </p>
+  {/if}
+  {#if machines.hasNextPage}
+    <button
+      class="mt-3 min-h-11 font-semibold text-action underline"
+      disabled={machines.isFetchingNextPage}
+      onclick={() => machines.fetchNextPage()}
+    >
+      Show more
+    </button>
+  {/if}
+</main>

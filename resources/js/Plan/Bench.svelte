@@ -1,0 +1,166 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import { benchQuery } from '@/api/queries';
+  import type { BenchLine } from '@/api/types';
+  import { navigate, p } from '@/router';
+  import { here } from '@/Shop/session.svelte';
+  import { clock, promised, since } from '@/ui/format';
+  import { onKeys } from '@/ui/keys';
+  import Tag from '@/ui/Tag.svelte';
+  import SmallRuler from './SmallRuler.svelte';
+
+  const me = here();
+  const bench = createQuery(() => benchQuery());
+  const groups = $derived(bench.data?.groups ?? []);
+  const lines = $derived(groups.flatMap((group) => group.lines));
+  let at = $state(-1);
+
+  const marks = {
+    'hands-on': ['●', 'text-action'],
+    ready: ['○', 'text-action'],
+    itself: ['◔', 'text-quiet'],
+    waiting: ['▢', 'text-waiting'],
+    'to-go': ['✓', 'text-well'],
+  } as const;
+
+  const open = (line: BenchLine): string => p('/jobs/:id', { params: { id: String(line.job) } });
+
+  function step(by: number): void {
+    at = Math.max(0, Math.min(lines.length - 1, at + by));
+    document.querySelector<HTMLElement>(`[data-line="${lines[at]?.job}"]`)?.focus();
+  }
+
+  $effect(() =>
+    onKeys({
+      j: () => step(1),
+      k: () => step(-1),
+      Enter: () => {
+        const line = lines[at];
+        if (line && document.activeElement?.getAttribute('data-line') === String(line.job)) {
+          navigate('/jobs/:id', { params: { id: String(line.job) } });
+        }
+      },
+    }),
+  );
+</script>
+
+<svelte:head><title>Bench · Odd Bench</title></svelte:head>
+
+<div class="grid lg:grid-cols-[minmax(0,1fr)_350px]">
+  <main class="min-w-0 px-4 py-4 md:px-5">
+    <h1 class="sr-only">Bench</h1>
+    {#if bench.isError}
+      <p role="alert" class="text-out">✕ {bench.error.message}</p>
+    {:else if bench.data && lines.length === 0}
+      <div class="max-w-md py-10">
+        <h2 class="text-lg">The bench is clear</h2>
+        <p class="mt-1">Machines that are booked in stand here, each with the next thing to do on it.</p>
+        {#if me.person.meetsOwners}
+          <a class="mt-3 inline-block font-semibold text-action underline" href={p('/book-in')}
+            >Book in the first machine</a
+          >
+        {/if}
+      </div>
+    {/if}
+    {#each groups as group (group.code)}
+      <section class="mb-4" aria-labelledby="group-{group.code}">
+        <h2 id="group-{group.code}" class="rule-below pb-1.5">
+          {group.name} <span class="ml-1.5 text-sm font-normal text-quiet">{group.summary}</span>
+        </h2>
+        <ul>
+          {#each group.lines as line (line.job)}
+            <li class="rule-below">
+              <a
+                href={open(line)}
+                data-line={line.job}
+                class="grid min-h-11 grid-cols-[18px_auto_1fr_auto] items-center gap-x-3 py-1 hover:bg-wash focus-visible:bg-wash md:grid-cols-[18px_116px_minmax(92px,0.55fr)_84px_minmax(0,1fr)_62px_92px_70px]"
+              >
+                <span aria-hidden="true" class={marks[group.code][1]}>{marks[group.code][0]}</span>
+                <Tag tag={line.tag} />
+                <span class="truncate max-md:hidden" title={line.owner ?? undefined}>{line.familyName}</span>
+                <span class="max-md:hidden"
+                  ><SmallRuler station={line.station} name={line.stationName} /></span
+                >
+                <span class="min-w-0">
+                  <span class="line-clamp-2 leading-snug font-semibold">
+                    {#if line.redTag}<span class="hatch mr-1 rounded-sm px-1 text-xs"
+                        ><span class="bg-red px-0.5">RED TAG</span></span
+                      >{/if}{line.next}
+                  </span>
+                  {#if line.handsOf}<span class="text-sm text-quiet">{line.handsOf}</span>{/if}
+                </span>
+                <span class="text-right whitespace-nowrap">
+                  {#if line.minutes !== null}<span class="fig">{line.minutes}</span>
+                    <span class="text-sm text-quiet">min</span>
+                  {:else if line.until}<span class="text-sm text-quiet">until</span>
+                    <span class="fig">{clock(line.until, me.zone)}</span>{/if}
+                </span>
+                <span class="text-sm whitespace-nowrap text-quiet max-md:hidden"
+                  >{since(line.since, me.zone)}</span
+                >
+                <span
+                  class={[
+                    'text-sm whitespace-nowrap max-md:hidden',
+                    line.late ? 'font-bold text-out' : 'text-quiet',
+                  ]}
+                >
+                  {#if line.promisedFor}{line.late ? 'late, ' : ''}{promised(line.promisedFor)}{/if}
+                </span>
+              </a>
+            </li>
+          {/each}
+        </ul>
+      </section>
+    {/each}
+  </main>
+  <aside class="border-line bg-side px-5 py-4 max-lg:border-t lg:border-l" aria-label="Today">
+    {#if bench.data?.pick}
+      {@const pick = bench.data.pick}
+      <h2>Pick next</h2>
+      <div class="mt-2 border border-action bg-sheet p-3.5">
+        <p class="flex flex-wrap items-center gap-2">
+          <Tag tag={pick.tag} /> <strong>{pick.familyName}</strong>
+        </p>
+        <p class="mt-2 font-semibold">{pick.next}</p>
+        <p class="text-sm text-quiet">{bench.data.pickBecause}</p>
+        <a
+          href={open(pick)}
+          class="mt-3 inline-flex min-h-11 items-center rounded-sm bg-action px-5 font-semibold text-white hover:bg-pressed"
+          >Start</a
+        >
+      </div>
+    {/if}
+    {#if bench.data}
+      <h2 class="mt-5">Hands today</h2>
+      <dl class="mt-1 grid grid-cols-[1fr_auto] gap-y-0.5">
+        <dt class="text-quiet">Spent so far</dt>
+        <dd class="text-right">
+          <span class="fig">{bench.data.minutesDone}</span> <span class="text-sm text-quiet">min</span>
+        </dd>
+        <dt class="text-quiet">Next steps that are ready</dt>
+        <dd class="text-right">
+          <span class="fig">{bench.data.minutesReady}</span> <span class="text-sm text-quiet">min</span>
+        </dd>
+      </dl>
+    {/if}
+    <h2 class="mt-5">Red tags</h2>
+    {#each bench.data?.redTags ?? [] as tag (tag.tag)}
+      <a
+        href={tag.job === null
+          ? p('/machines/:tag', { params: { tag: tag.tag } })
+          : p('/jobs/:id', { params: { id: String(tag.job) } })}
+        class="hatch-edge mt-2 block bg-sheet px-3 py-2 hover:bg-wash"
+      >
+        <Tag tag={tag.tag} />
+        <span class="text-sm">{tag.reason}, {since(tag.since, me.zone).replace('since ', '')}</span>
+        {#if tag.wantsSignature}<span class="block text-sm font-bold text-red"
+            >A lead’s signature is wanted</span
+          >{/if}
+      </a>
+    {:else}
+      <p class="mt-1 text-sm text-quiet">
+        None. Machines with a danger stand here until two people have signed.
+      </p>
+    {/each}
+  </aside>
+</div>

@@ -1,0 +1,139 @@
+<script lang="ts">
+  import { useQueryClient } from '@tanstack/svelte-query';
+  import { untrack, type Snippet } from 'svelte';
+  import { api, told } from '@/api/client';
+  import { keepJob } from '@/api/queries';
+  import type { Job } from '@/api/types';
+  import BackTo from '@/Intake/BackTo.svelte';
+  import { here } from '@/Shop/session.svelte';
+  import Button from '@/ui/Button.svelte';
+  import Field from '@/ui/Field.svelte';
+  import { number } from '@/ui/format';
+  import Press from '@/ui/Press.svelte';
+  import Problem from '@/ui/Problem.svelte';
+  import { Work } from '@/ui/work.svelte';
+
+  let { job, rail }: { job: Job; rail: Snippet } = $props();
+
+  const client = useQueryClient();
+  const me = here();
+  const work = new Work();
+  let to = $state(untrack(() => job.waysOut[0]?.to ?? ''));
+  let note = $state('');
+  let danger = $state('');
+  let price = $state('');
+
+  const may = $derived(me.person.meetsOwners && !job.finishedAt);
+  const way = $derived(job.waysOut.find((w) => w.to === to));
+  const faults = $derived(job.diagnoses.filter((d) => !d.superseded));
+
+  async function send(): Promise<void> {
+    if (!way) return;
+    const paid = price.trim() === '' ? null : number(price);
+    const body = {
+      to: way.to as 'owner',
+      note: note || null,
+      danger: way.needsDanger ? danger || null : null,
+      priceMinor: paid === null ? null : Math.round(paid * 100),
+      version: job.version,
+    };
+    await work.do(async () =>
+      keepJob(
+        client,
+        await told(api.POST('/jobs/{job}/release', { params: { path: { job: job.id } }, body })),
+      ),
+    );
+  }
+</script>
+
+<div class="grid gap-6 lg:grid-cols-[minmax(0,1fr)_330px]">
+  <section class="min-w-0">
+    {#if may}
+      <h2 class="rule-below pb-1.5">Where does it go</h2>
+      <form
+        class="mt-3 grid max-w-2xl gap-4"
+        onsubmit={(event) => {
+          event.preventDefault();
+          void send();
+        }}
+      >
+        <Press
+          label="It goes"
+          bind:value={to}
+          choices={job.waysOut.map((w) => ({ code: w.to, name: w.name }))}
+          error={work.error('to')}
+        />
+        {#if way && way.reasonsAgainst.length > 0}
+          <div class="border-l-4 border-waiting bg-waiting-wash px-3 py-2 text-waiting">
+            <p class="font-semibold">Not yet:</p>
+            <ul>
+              {#each way.reasonsAgainst as reason (reason)}<li>▢ {reason}</li>{/each}
+            </ul>
+          </div>
+        {:else if way}
+          {#if way.needsDanger}
+            <Field
+              label="The danger, in writing for its owner"
+              bind:value={danger}
+              rows={2}
+              maxlength={1000}
+              hint="What is wrong, what can happen, that it must not be switched on"
+              error={work.error('danger')}
+            />
+          {/if}
+          {#if way.to === 'sale'}<Field
+              label="Asking price"
+              bind:value={price}
+              numeric
+              unit={me.currency}
+              error={work.error('priceMinor')}
+            />{/if}
+          <Field label="Anything its next hands should know" bind:value={note} rows={2} maxlength={1000} />
+          <div class="flex flex-wrap items-center gap-3">
+            <Button kind={way.runsAgain ? 'main' : 'red'} type="submit" busy={work.busy}
+              >Sign: {way.name.toLowerCase()}</Button
+            >
+            <span class="text-sm text-quiet">signed as {me.person.name}</span>
+          </div>
+        {/if}
+        {#if work.refusal}<Problem
+            message={work.refusal.message}
+            reasons={work.refusal.errors.map((e) => e.message)}
+          />{/if}
+      </form>
+    {:else if job.finishedAt}
+      <h2 class="rule-below pb-1.5">Sent out</h2>
+      <p class="mt-2">{job.destination}.</p>
+    {:else}
+      <p class="text-quiet">Your role only looks.</p>
+    {/if}
+    <div class="mt-5 grid gap-6 md:grid-cols-2">
+      <div>
+        <h2 class="rule-below pb-1.5">What was wrong</h2>
+        <ul class="mt-1">
+          {#each faults as fault (fault.fault)}<li class="py-1">{fault.name}</li>{:else}<li
+              class="py-1 text-quiet"
+            >
+              {job.findPassedBecause ?? 'Nothing confirmed.'}
+            </li>{/each}
+        </ul>
+      </div>
+      <div>
+        <h2 class="rule-below pb-1.5">What was proved</h2>
+        <ul class="mt-1">
+          {#each job.proofs.filter((p) => p.standing === 'passed') as proof (proof.code)}
+            <li class="flex justify-between gap-3 py-1">
+              <span><span class="text-well" aria-hidden="true">✓</span> {proof.name}</span>
+              {#if proof.value !== null}<span class="whitespace-nowrap"
+                  ><span class="fig">{proof.value}</span>
+                  <span class="text-sm text-quiet">{proof.unit}</span></span
+                >{/if}
+            </li>
+          {:else}<li class="py-1 text-quiet">Nothing yet.</li>{/each}
+        </ul>
+      </div>
+    </div>
+    <BackTo {job} from="release" to="proof" name="Prove" />
+  </section>
+  <aside class="bg-side p-4">{@render rail()}</aside>
+</div>

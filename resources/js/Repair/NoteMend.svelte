@@ -1,0 +1,91 @@
+<script lang="ts">
+  import { useQueryClient } from '@tanstack/svelte-query';
+  import { api, told } from '@/api/client';
+  import { keepJob } from '@/api/queries';
+  import type { Confirmed, Job } from '@/api/types';
+  import { here } from '@/Shop/session.svelte';
+  import Button from '@/ui/Button.svelte';
+  import Field from '@/ui/Field.svelte';
+  import Problem from '@/ui/Problem.svelte';
+  import { Work } from '@/ui/work.svelte';
+
+  /** Notes a mend: of a confirmed fault in one press, or other work with what it touched. */
+  let { job, fault }: { job: Job; fault?: Confirmed } = $props();
+
+  const client = useQueryClient();
+  const me = here();
+  const work = new Work();
+  let writing = $state(false);
+  let done = $state('');
+  let touched = $state<Record<string, boolean>>({});
+
+  async function note(words: string): Promise<void> {
+    const body = {
+      fault: fault?.fault ?? null,
+      done: words,
+      touched: Object.keys(touched).filter((code) => touched[code]),
+    };
+    const kept = await work.do(async () =>
+      keepJob(client, await told(api.POST('/jobs/{job}/mends', { params: { path: { job: job.id } }, body }))),
+    );
+    if (kept) {
+      writing = false;
+      done = '';
+      touched = {};
+    }
+  }
+
+  function open(): void {
+    done = fault?.do ?? '';
+    writing = true;
+  }
+</script>
+
+{#if writing}
+  <form
+    class="mt-2 grid max-w-2xl gap-3 border-l-4 border-wash pl-4"
+    onsubmit={(event) => {
+      event.preventDefault();
+      void note(done);
+    }}
+  >
+    <Field
+      label="What was done"
+      bind:value={done}
+      rows={2}
+      maxlength={2000}
+      focus
+      error={work.error('done')}
+    />
+    <fieldset>
+      <legend class="text-sm font-semibold">{fault ? 'Also touched' : 'Touched'}</legend>
+      <div class="mt-1 grid grid-cols-2 gap-x-4 md:grid-cols-3">
+        {#each me.words.subsystems as subsystem (subsystem.code)}
+          <label class="flex min-h-9 items-center gap-2 text-sm leading-tight max-lg:min-h-11">
+            <input
+              type="checkbox"
+              class="size-4.5 shrink-0 accent-action"
+              bind:checked={touched[subsystem.code]}
+            />{subsystem.name}
+          </label>
+        {/each}
+      </div>
+      {#if work.error('touched')}<p class="text-sm font-semibold text-out">✕ {work.error('touched')}</p>{/if}
+    </fieldset>
+    {#if work.refusal}<Problem message={work.refusal.message} />{/if}
+    <div class="flex gap-2">
+      <Button kind="main" type="submit" busy={work.busy}>Note it</Button>
+      <Button onclick={() => (writing = false)}>Not now</Button>
+    </div>
+  </form>
+{:else if fault}
+  <div class="mt-2 flex flex-wrap gap-2">
+    <Button kind="main" busy={work.busy} label="Done so: {fault.name}" onclick={() => note(fault.do)}
+      >Done so</Button
+    >
+    <Button label="Done otherwise: {fault.name}" onclick={open}>Done otherwise…</Button>
+  </div>
+  {#if work.refusal}<div class="mt-2"><Problem message={work.refusal.message} /></div>{/if}
+{:else}
+  <div class="mt-2"><Button kind="quiet" onclick={open}>Note other work…</Button></div>
+{/if}

@@ -1,0 +1,133 @@
+<script lang="ts">
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { api, told } from '@/api/client';
+  import { keepJob } from '@/api/queries';
+  import type { Job, Part } from '@/api/types';
+  import Button from '@/ui/Button.svelte';
+  import Field from '@/ui/Field.svelte';
+  import { number } from '@/ui/format';
+  import { onKeys } from '@/ui/keys';
+  import Key from '@/ui/Key.svelte';
+  import Press from '@/ui/Press.svelte';
+  import Problem from '@/ui/Problem.svelte';
+  import { Work } from '@/ui/work.svelte';
+
+  /** Takes a part from its bin and fits it into a position. */
+  let { job, wanted }: { job: Job; wanted: string[] } = $props();
+
+  const client = useQueryClient();
+  const work = new Work();
+  let open = $state(false);
+  let text = $state('');
+  let part = $state<Part | null>(null);
+  let quantity = $state('1');
+  let position = $state('');
+
+  const list = (query: { text?: string; class?: string }) => told(api.GET('/parts', { params: { query } }));
+  const fitting = createQuery(() => ({
+    queryKey: ['parts', 'for', ...new Set(wanted)],
+    queryFn: async () =>
+      (await Promise.all([...new Set(wanted)].map((name) => list({ class: name })))).flatMap(
+        (shelf) => shelf.parts,
+      ),
+    enabled: open,
+  }));
+  const found = createQuery(() => ({
+    queryKey: ['parts', text.trim()],
+    queryFn: () => list({ text: text.trim() }),
+    enabled: open && text.trim().length > 1,
+  }));
+  const offered = $derived(
+    text.trim().length > 1 ? (found.data?.parts ?? []).slice(0, 7) : (fitting.data ?? []).slice(0, 7),
+  );
+  const places = $derived(
+    job.positions.filter((p) => p.partClass === part?.class).map((p) => ({ code: p.position, name: p.name })),
+  );
+
+  function pick(chosen: Part): void {
+    part = chosen;
+    position = job.positions.find((p) => p.partClass === chosen.class)?.position ?? '';
+  }
+
+  async function use(): Promise<void> {
+    if (!part) return;
+    const body = { part: part.number, quantity: number(quantity) ?? 0, position: position || null };
+    const used = await work.do(async () =>
+      keepJob(client, await told(api.POST('/jobs/{job}/parts', { params: { path: { job: job.id } }, body }))),
+    );
+    if (used) {
+      part = null;
+      text = '';
+      quantity = '1';
+      open = false;
+    }
+  }
+
+  $effect(() => onKeys({ u: () => (open = true) }));
+</script>
+
+{#if !open}
+  <div class="mt-2"><Button onclick={() => (open = true)}>Use a part <Key>u</Key></Button></div>
+{:else if part}
+  <form
+    class="mt-2 grid gap-3 border-l-4 border-wash pl-4"
+    onsubmit={(event) => {
+      event.preventDefault();
+      void use();
+    }}
+  >
+    <p>
+      <strong>{part.name}</strong>
+      <span class="text-quiet"
+        >bin <span class="fig">{part.bin}</span>, <span class="fig">{part.onHand}</span> left</span
+      >
+    </p>
+    <div class="w-32">
+      <Field label="How many" bind:value={quantity} numeric focus error={work.error('quantity')} />
+    </div>
+    {#if places.length > 0}
+      <Press
+        label="Where does it go"
+        bind:value={position}
+        choices={[...places, { code: '', name: 'no position' }]}
+        error={work.error('position')}
+      />
+    {/if}
+    {#if work.refusal}<Problem message={work.refusal.message} />{/if}
+    <div class="flex gap-2">
+      <Button kind="main" type="submit" busy={work.busy}>Take from bin</Button>
+      <Button onclick={() => (part = null)}>Another part</Button>
+    </div>
+  </form>
+{:else}
+  <div class="mt-2 border-l-4 border-wash pl-4">
+    <Field
+      label="Which part: scan, number, name or bin"
+      bind:value={text}
+      focus
+      onenter={() => offered[0] && pick(offered[0])}
+    />
+    <ul class="mt-1" aria-label="Parts that fit">
+      {#each offered as candidate (candidate.number)}
+        <li class="rule-below">
+          <button
+            type="button"
+            class="flex min-h-11 w-full items-center justify-between gap-3 px-1 text-left hover:bg-wash"
+            onclick={() => pick(candidate)}
+          >
+            <span>{candidate.name}</span>
+            <span class="shrink-0 text-sm text-quiet"
+              >bin <span class="fig">{candidate.bin}</span>,
+              <span class={['fig', candidate.onHand === 0 && 'font-bold text-out']}>{candidate.onHand}</span> left</span
+            >
+          </button>
+        </li>
+      {:else}
+        <li class="py-2 text-sm text-quiet">
+          {text.trim().length > 1 ? 'No part is called so.' : 'Type a name, a number or a bin.'}
+        </li>
+      {/each}
+    </ul>
+    <Button kind="quiet" onclick={() => (open = false)}>Not now</Button>
+  </div>
+{/if}

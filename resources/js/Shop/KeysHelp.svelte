@@ -1,0 +1,30 @@
+<script lang="ts">
+  import Dialog from '@/ui/Dialog.svelte';
+  import Key from '@/ui/Key.svelte';
+
+  let { open = $bindable(false) }: { open: boolean } = $props();
+
+  const keys = [
+    ['/', 'scan or type'],
+    ['b', 'book in'],
+    ['g b', 'to the bench'],
+    ['g m', 'to the machines'],
+    ['g s', 'to the shelf'],
+    ['j k', 'move in a list'],
+    ['enter', 'open'],
+    ['f', 'add a finding'],
+    ['y n c', 'answer the check: yes, no, can’t tell'],
+    ['u', 'use a part'],
+    ['?', 'these keys'],
+  ] as const;
+</script>
+
+<Dialog bind:open title="Keys">
+  <dl class="grid grid-cols-[auto_1fr] items-center gap-x-5 gap-y-2">
+    {#each keys as [key, words] (key)}
+      <dt><Key>{key}</Key></dt>
+      <dd>{words}</dd>
+    {/each}
+  </dl>
+  <p class="mt-4 text-sm text-quiet">Single keys rest while you type in a field.</p>
+</Dialog>

@@ -1,0 +1,97 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import type { Snippet } from 'svelte';
+  import { benchQuery } from '@/api/queries';
+  import { navigate, p, route } from '@/router';
+  import { onKeys } from '@/ui/keys';
+  import Key from '@/ui/Key.svelte';
+  import KeysHelp from './KeysHelp.svelte';
+  import ScanField from './ScanField.svelte';
+  import { here } from './session.svelte';
+
+  let { children, leave }: { children: Snippet; leave: () => Promise<void> } = $props();
+
+  const me = here();
+  const bench = createQuery(() => benchQuery());
+  let help = $state(false);
+
+  const places = [
+    { name: 'Bench', path: '/' as const, also: ['/jobs', '/book-in'] },
+    { name: 'Machines', path: '/machines' as const, also: [] },
+    { name: 'Shelf', path: '/shelf' as const, also: [] },
+  ];
+  const open = (place: (typeof places)[number]): boolean =>
+    route.pathname === place.path ||
+    (place.path !== '/' && route.pathname.startsWith(place.path)) ||
+    place.also.some((path) => route.pathname.startsWith(path));
+
+  const tags = $derived(bench.data?.redTags ?? []);
+
+  $effect(() =>
+    onKeys({
+      b: () => navigate('/book-in'),
+      'g b': () => navigate('/'),
+      'g m': () => navigate('/machines'),
+      'g s': () => navigate('/shelf'),
+      'Shift+?': () => (help = true),
+    }),
+  );
+</script>
+
+<div class="mx-auto max-w-[1920px] px-3 pb-6 md:px-5 print:p-0">
+  <header class="flex items-center gap-4 py-2 print:hidden">
+    <a href={p('/')} class="shrink-0 font-extrabold tracking-tight">odd bench</a>
+    <div class="mx-auto w-full max-w-[440px]"><ScanField /></div>
+    <div class="flex shrink-0 items-center gap-4">
+      {#if tags.length > 0}
+        <a href={p('/')} class="hatch rounded-sm px-2.5 py-1 text-sm font-bold">
+          <span class="bg-red px-1">{tags.length} red {tags.length === 1 ? 'tag' : 'tags'}</span>
+        </a>
+      {/if}
+      <div class="hidden text-right text-sm leading-tight lg:block">
+        <p>{me.person.name}, {me.person.role}</p>
+        <button class="text-quiet underline" onclick={leave}>Log out</button>
+      </div>
+      <button class="min-h-11 text-sm text-quiet underline lg:hidden" onclick={leave}>Log out</button>
+    </div>
+  </header>
+  <nav class="flex items-end gap-1.5 print:hidden" aria-label="Places">
+    {#each places as place (place.path)}
+      <a
+        href={p(place.path)}
+        aria-current={open(place) ? 'page' : undefined}
+        class={[
+          'relative min-w-20 rounded-t-[3px] border border-b-0 border-line px-4 pt-2.5 pb-2 text-center font-semibold',
+          open(place) ? 'z-10 -mb-px bg-sheet pb-2.5' : 'bg-[#e5e1d6] text-quiet hover:bg-side',
+        ]}
+      >
+        <span
+          aria-hidden="true"
+          class={[
+            'absolute top-[3px] left-1/2 h-[3px] w-7 -translate-x-1/2',
+            open(place) ? 'bg-action' : 'bg-line',
+          ]}
+        ></span>
+        {place.name}
+      </a>
+    {/each}
+    <button
+      class="ml-auto mb-1 hidden min-h-9 px-2 text-sm text-quiet underline md:block"
+      onclick={() => (help = true)}
+    >
+      Keys <Key>?</Key>
+    </button>
+    {#if me.person.meetsOwners}
+      <a
+        href={p('/book-in')}
+        class="mb-1.5 ml-auto flex min-h-10 items-center rounded-sm bg-action px-4 font-semibold text-white hover:bg-pressed md:ml-0"
+      >
+        Book in <Key light>b</Key>
+      </a>
+    {/if}
+  </nav>
+  <div class="min-h-[calc(100vh-7.5rem)] border border-line bg-sheet print:border-0">
+    {@render children()}
+  </div>
+</div>
+<KeysHelp bind:open={help} />

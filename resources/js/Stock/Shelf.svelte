@@ -1,0 +1,139 @@
+<script lang="ts">
+  import { createInfiniteQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { api, told } from '@/api/client';
+  import { navigate, p } from '@/router';
+  import { here } from '@/Shop/session.svelte';
+  import Button from '@/ui/Button.svelte';
+  import Dialog from '@/ui/Dialog.svelte';
+  import Field from '@/ui/Field.svelte';
+  import { money } from '@/ui/format';
+  import Pick from '@/ui/Pick.svelte';
+  import Problem from '@/ui/Problem.svelte';
+  import { Work } from '@/ui/work.svelte';
+
+  const me = here();
+  const client = useQueryClient();
+  const work = new Work();
+  let text = $state('');
+  let adding = $state(false);
+  let number = $state('');
+  let name = $state('');
+  let bin = $state('');
+  let kind = $state('');
+
+  const shelf = createInfiniteQuery(() => ({
+    queryKey: ['parts', 'shelf', text.trim()],
+    queryFn: ({ pageParam }: { pageParam: string | null }) =>
+      told(
+        api.GET('/parts', {
+          params: {
+            query: {
+              ...(text.trim() ? { text: text.trim() } : {}),
+              ...(pageParam ? { after: pageParam } : {}),
+            },
+          },
+        }),
+      ),
+    initialPageParam: null as string | null,
+    getNextPageParam: (last) => last.next,
+  }));
+  const parts = $derived(shelf.data?.pages.flatMap((page) => page.parts) ?? []);
+  const first = $derived(shelf.data?.pages[0]);
+
+  async function add(): Promise<void> {
+    await work.do(async () => {
+      const page = await told(api.POST('/parts', { body: { number, name, class: kind, bin } }));
+      await client.invalidateQueries({ queryKey: ['parts'] });
+      navigate('/shelf/:number', { params: { number: page.part.number } });
+    });
+  }
+</script>
+
+<svelte:head><title>Shelf · Odd Bench</title></svelte:head>
+
+<main class="px-4 py-4 md:px-5">
+  <div class="flex flex-wrap items-end gap-3">
+    <h1 class="mr-4 self-center">
+      Shelf {#if first}<span class="ml-1 text-sm font-normal text-quiet"
+          ><span class="fig">{first.all}</span> parts,
+          <span class="fig">{money(first.valueMinor, me.currency)}</span></span
+        >{/if}
+    </h1>
+    <div class="w-72"><Field label="Name, number or bin" bind:value={text} /></div>
+    {#if me.person.meetsOwners}<Button onclick={() => (adding = true)}>New part</Button>{/if}
+  </div>
+  {#if shelf.isError}<p role="alert" class="mt-4 text-out">✕ {shelf.error.message}</p>{/if}
+  <table class="mt-3 w-full border-t border-line">
+    <thead>
+      <tr class="text-left text-sm text-quiet">
+        <th class="py-1.5 font-normal">Bin</th><th class="font-normal">Part</th><th
+          class="font-normal max-md:hidden">Number</th
+        ><th class="font-normal max-md:hidden">For</th>
+        <th class="text-right font-normal">On hand</th><th class="text-right font-normal max-md:hidden"
+          >Used in 90 days</th
+        ><th class="text-right font-normal max-md:hidden">Worth</th>
+      </tr>
+    </thead>
+    <tbody>
+      {#each parts as part (part.number)}
+        <tr class="rule-below hover:bg-wash">
+          <td class="fig w-16">{part.bin}</td>
+          <td
+            ><a
+              class="block py-2.5 font-semibold hover:underline"
+              href={p('/shelf/:number', { params: { number: part.number } })}>{part.name}</a
+            ></td
+          >
+          <td class="fig text-quiet max-md:hidden">{part.number}</td>
+          <td class="text-quiet max-md:hidden">{part.className}</td>
+          <td class="text-right"
+            >{#if part.onHand === 0}<span class="bg-out-wash px-1.5 font-semibold text-out">✕ none</span
+              >{:else}<span class="fig">{part.onHand}</span>{/if}</td
+          >
+          <td class="text-right max-md:hidden"
+            ><span class="fig text-quiet">{part.usedLately || '–'}</span></td
+          >
+          <td class="fig text-right text-quiet max-md:hidden">{money(part.valueMinor, me.currency)}</td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+  {#if shelf.data && parts.length === 0}
+    <p class="mt-4 text-quiet">
+      {text
+        ? 'No part is called so.'
+        : 'Parts stand here by bin, with what is on hand. Make the first one known.'}
+    </p>
+  {/if}
+  {#if shelf.hasNextPage}
+    <button
+      class="mt-3 min-h-11 font-semibold text-action underline"
+      disabled={shelf.isFetchingNextPage}
+      onclick={() => shelf.fetchNextPage()}>Show more</button
+    >
+  {/if}
+</main>
+<Dialog bind:open={adding} title="New part">
+  <form
+    class="grid gap-4"
+    onsubmit={(event) => {
+      event.preventDefault();
+      void add();
+    }}
+  >
+    <Field label="Name" bind:value={name} maxlength={160} focus error={work.error('name')} />
+    <div class="grid grid-cols-2 gap-4">
+      <Field label="Part number" bind:value={number} mono maxlength={30} error={work.error('number')} />
+      <Field label="Bin" bind:value={bin} mono maxlength={12} error={work.error('bin')} />
+    </div>
+    <Pick
+      label="What it is"
+      items={me.words.partClasses}
+      showAll
+      onpick={(code) => (kind = code)}
+      error={work.error('class')}
+    />
+    {#if work.refusal && work.refusal.errors.length === 0}<Problem message={work.refusal.message} />{/if}
+    <div><Button kind="main" type="submit" busy={work.busy}>Make it known</Button></div>
+  </form>
+</Dialog>

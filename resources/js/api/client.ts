@@ -1,0 +1,75 @@
+import createClient from 'openapi-fetch';
+import { connection } from './connection.svelte';
+import type { components, paths } from './schema';
+
+type Problem = components['schemas']['Problem'];
+
+/** A refusal of the server: what is wrong, with which field, what to do. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly errors: { field: string; message: string }[],
+  ) {
+    super(message);
+  }
+
+  for(field: string): string | undefined {
+    return this.errors.find((error) => error.field === field || error.field.startsWith(`${field}.`))?.message;
+  }
+}
+
+function token(): string {
+  const cookie = document.cookie.split('; ').find((part) => part.startsWith('XSRF-TOKEN='));
+  return cookie ? decodeURIComponent(cookie.slice(11)) : '';
+}
+
+/** Randomly made, also where the page is not on HTTPS. */
+function uuid(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x40;
+  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
+  const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
+}
+
+/** Sends a write until it has arrived; the key lets the server tell a retry from a second write. */
+async function stubbornly(request: Request): Promise<Response> {
+  if (request.method === 'GET') return fetch(request);
+  const headers = new Headers(request.headers);
+  headers.set('Idempotency-Key', uuid());
+  headers.set('X-XSRF-TOKEN', token());
+  const body = await request.text();
+  for (let wait = 800; ; wait = Math.min(wait * 1.6, 5000)) {
+    try {
+      const response = await fetch(request.url, {
+        method: request.method,
+        headers,
+        body: body === '' ? null : body,
+        credentials: 'same-origin',
+      });
+      connection.found();
+      return response;
+    } catch {
+      connection.lose();
+      await new Promise((resume) => setTimeout(resume, wait));
+    }
+  }
+}
+
+export const api = createClient<paths>({
+  baseUrl: '/api/v1',
+  headers: { Accept: 'application/json' },
+  cache: 'no-cache',
+  fetch: stubbornly,
+});
+
+/** The data of an answer, or a Refusal. */
+export async function told<T>(
+  call: Promise<{ data?: T; error?: Problem | undefined; response: Response }>,
+): Promise<T> {
+  const { data, error, response } = await call;
+  if (data !== undefined && response.ok) return data;
+  const detail = error?.detail ?? `The server answered ${response.status}. Try again.`;
+  throw new Refusal(response.status, detail, error?.errors ?? []);
+}

@@ -1,0 +1,51 @@
+import type { QueryClient } from '@tanstack/svelte-query';
+import { api, told } from './client';
+import type { Job } from './types';
+
+const LIVE = 5000;
+
+export const knowledgeQuery = () => ({
+  queryKey: ['knowledge'],
+  queryFn: () => told(api.GET('/knowledge')),
+  staleTime: 10 * 60_000,
+});
+
+export const benchQuery = () => ({
+  queryKey: ['bench'],
+  queryFn: () => told(api.GET('/bench')),
+  refetchInterval: LIVE,
+});
+
+export const jobQuery = (id: number) => ({
+  queryKey: ['job', id],
+  queryFn: () => told(api.GET('/jobs/{job}', { params: { path: { job: id } } })),
+  refetchInterval: LIVE,
+});
+
+export type School = 'measure-first' | 'swap-first';
+
+export const diagnosisQuery = (job: Job, school: School) => ({
+  queryKey: ['diagnosis', job.id, job.version, school],
+  queryFn: () =>
+    told(api.GET('/jobs/{job}/diagnosis', { params: { path: { job: job.id }, query: { school } } })),
+  staleTime: 60_000,
+});
+
+export const machineQuery = (tag: string, olderThan?: number) => ({
+  queryKey: ['machine', tag, olderThan],
+  queryFn: () =>
+    told(api.GET('/machines/{tag}', { params: { path: { tag }, query: olderThan ? { olderThan } : {} } })),
+});
+
+export const partQuery = (number: string) => ({
+  queryKey: ['part', number],
+  queryFn: () => told(api.GET('/parts/{number}', { params: { path: { number } } })),
+});
+
+/** A write answered with the job as it stands now: show that, and let what depends on it be asked for again. */
+export function keepJob(client: QueryClient, job: Job): void {
+  client.setQueryData(['job', job.id], job);
+  for (const key of ['bench', 'machine', 'part', 'parts', 'machines']) {
+    void client.invalidateQueries({ queryKey: [key] });
+  }
+}

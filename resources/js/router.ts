@@ -1,0 +1,22 @@
+import { createRouter } from 'sv-router';
+import BookIn from '@/Intake/BookIn.svelte';
+import JobPage from '@/Intake/JobPage.svelte';
+import Label from '@/Machines/Label.svelte';
+import Machine from '@/Machines/Machine.svelte';
+import Machines from '@/Machines/Machines.svelte';
+import Bench from '@/Plan/Bench.svelte';
+import NotHere from '@/Shop/NotHere.svelte';
+import Part from '@/Stock/Part.svelte';
+import Shelf from '@/Stock/Shelf.svelte';
+
+export const { p, navigate, route } = createRouter({
+  '/': Bench,
+  '/book-in': BookIn,
+  '/jobs/:id': JobPage,
+  '/machines': Machines,
+  '/machines/:tag': Machine,
+  '/machines/:tag/label': Label,
+  '/shelf': Shelf,
+  '/shelf/:number': Part,
+  '*': NotHere,
+});

@@ -1,0 +1,118 @@
+<script lang="ts">
+  import { Combobox } from 'bits-ui';
+
+  interface Item {
+    code: string;
+    name: string;
+    detail?: string;
+  }
+  interface Props {
+    label: string;
+    items: readonly Item[];
+    placeholder?: string;
+    error?: string | undefined;
+    /** shown before anything is typed */
+    showAll?: boolean;
+    keyHint?: string;
+    /** stays empty after a choice, ready for the next */
+    clears?: boolean;
+    input?: HTMLElement | null;
+    onpick: (code: string) => unknown;
+  }
+  let {
+    label,
+    items,
+    placeholder = '',
+    error,
+    showAll = false,
+    keyHint,
+    clears = false,
+    input = $bindable(null),
+    onpick,
+  }: Props = $props();
+
+  const id = $props.id();
+  let text = $state('');
+  let chosen = $state('');
+  let open = $state(false);
+
+  /** Every word typed must begin a word of the name; names that begin with it come first. */
+  const found = $derived.by(() => {
+    const words = text.trim().toLowerCase().split(/\s+/).filter(Boolean);
+    if (words.length === 0) return showAll ? items.slice(0, 60) : [];
+    const begins = (item: Item, word: string) =>
+      `${item.name} ${item.code}`
+        .toLowerCase()
+        .split(/[^a-z0-9×]+/)
+        .some((part) => part.startsWith(word));
+    const first = words[0] ?? '';
+    return items
+      .filter((item) => words.every((word) => begins(item, word)))
+      .sort(
+        (a, b) =>
+          Number(b.name.toLowerCase().startsWith(first)) - Number(a.name.toLowerCase().startsWith(first)),
+      )
+      .slice(0, 9);
+  });
+
+  function pick(code: string): void {
+    if (code === '') return;
+    onpick(code);
+    if (clears) {
+      text = '';
+      chosen = '';
+    } else {
+      text = items.find((item) => item.code === code)?.name ?? '';
+    }
+  }
+</script>
+
+<div>
+  <label for={id} class="block text-sm font-semibold"
+    >{label}{#if keyHint}<kbd
+        aria-hidden="true"
+        class="ml-1.5 rounded-sm border border-line bg-white px-1.5 font-mono text-[0.8125rem] font-normal text-quiet"
+        >{keyHint}</kbd
+      >{/if}</label
+  >
+  <Combobox.Root type="single" bind:value={chosen} bind:open inputValue={text} onValueChange={pick} loop>
+    <Combobox.Input
+      {id}
+      bind:ref={input}
+      {placeholder}
+      autocomplete="off"
+      spellcheck="false"
+      aria-invalid={error ? 'true' : undefined}
+      oninput={(event) => {
+        text = event.currentTarget.value;
+        open = true;
+      }}
+      onfocus={() => {
+        if (showAll) open = true;
+      }}
+      class="field mt-1"
+    />
+    <Combobox.Portal>
+      <Combobox.Content
+        sideOffset={0}
+        class="z-50 max-h-80 w-[var(--bits-combobox-anchor-width)] min-w-64 overflow-y-auto border border-edge bg-white shadow-lg"
+      >
+        {#each found as item (item.code)}
+          <Combobox.Item
+            value={item.code}
+            label={item.name}
+            class="flex min-h-11 items-center justify-between gap-3 px-3 py-1.5 leading-tight data-highlighted:bg-wash"
+          >
+            <span>{item.name}</span>
+            {#if item.detail}<span class="shrink-0 text-sm text-quiet">{item.detail}</span>{/if}
+          </Combobox.Item>
+        {:else}
+          <p class="px-3 py-2 text-sm text-quiet">
+            {text.trim() === '' ? 'Type two or three letters.' : 'Nothing is called so. Try another word.'}
+          </p>
+        {/each}
+      </Combobox.Content>
+    </Combobox.Portal>
+  </Combobox.Root>
+  {#if error}<p class="mt-1 text-sm font-semibold text-out">✕ {error}</p>{/if}
+</div>
