@@ -29,7 +29,7 @@ final class Confirmed extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['at' => 'datetime', 'superseded_at' => 'datetime'];
+    protected $casts = ['at' => 'datetime', 'superseded_at' => 'datetime', 'probability' => 'float'];
 
     /** @return BelongsTo<Person, $this> */
     public function person(): BelongsTo

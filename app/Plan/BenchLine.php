@@ -34,6 +34,8 @@ final readonly class BenchLine extends View
     {
         $waits = ['part' => 'Waits on a part', 'person' => 'Waits on a person', 'claim' => 'Waits on a claim', 'itself' => 'Runs by itself'];
 
+        $hasRun = $job->waits_for === 'itself' && $job->waits_until !== null && $job->waits_until->isPast();
+
         return new self(
             $job->id,
             $job->machine->tag,
@@ -42,10 +44,14 @@ final readonly class BenchLine extends View
             $job->station->value,
             $job->station->words(),
             $job->kind->value,
-            $job->waits_for === null ? (string) $job->next_step : ($job->waits_note ?? $waits[$job->waits_for]),
+            match (true) {
+                $job->waits_for === null => (string) $job->next_step,
+                $hasRun => 'Has run: '.($job->waits_note ?? $waits['itself']),
+                default => $job->waits_note ?? $waits[$job->waits_for],
+            },
             $job->waits_for === null ? $job->next_minutes : null,
             $job->station_since->toIso8601String(),
-            $job->waits_until?->toIso8601String(),
+            $hasRun ? null : $job->waits_until?->toIso8601String(),
             $job->promised_for?->toDateString(),
             $job->promised_for !== null && $job->promised_for->endOfDay()->isPast(),
             $job->machine->redTag !== null,

@@ -106,7 +106,7 @@ final readonly class BenchQuery
     private function minutesDone(): int
     {
         $seconds = WorkSpell::query()->where('began_at', '>=', now()->startOfDay())
-            ->toBase()->sum(DB::raw('extract(epoch from coalesce(ended_at, last_seen_at) - began_at)'));
+            ->toBase()->sum(DB::raw('extract(epoch from coalesce(ended_at, least(now(), last_seen_at + interval \'30 minutes\')) - began_at)'));
 
         return (int) round((float) $seconds / 60);
     }

@@ -13,12 +13,15 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 
 final class ShopServiceProvider extends ServiceProvider
 {
     public function boot(): void
     {
+        // whatever name or port the page is reached by
+        Vite::createAssetPathsUsing(static fn (string $path): string => "/{$path}");
         Gate::policy(Job::class, JobPolicy::class);
         Gate::policy(Part::class, PartPolicy::class);
         Model::preventLazyLoading(! $this->app->isProduction());

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
+use App\Intake\EditJob;
 use App\Intake\Hands;
 use App\Intake\Job;
 use App\Machines\Machine;
@@ -43,7 +44,7 @@ final class DemoShop
     /** @var list<array{string, string}> family, holder: machines not seen yet */
     private array $unseen = [];
 
-    public function __construct(private readonly Container $app, private readonly Knowledge $knowledge, private readonly RegisterMachine $register, private readonly MoveStock $stock, private readonly Hands $hands) {}
+    public function __construct(private readonly Container $app, private readonly Knowledge $knowledge, private readonly RegisterMachine $register, private readonly MoveStock $stock, private readonly Hands $hands, private readonly EditJob $edit) {}
 
     public static function costOf(string $number): int
     {
@@ -75,7 +76,7 @@ final class DemoShop
         $this->plotDeliveries($clock);
         $this->plotOpenJobs($clock);
         $clock->play();
-        $this->takeOneInHand();
+        $this->setTheBench();
         $say(sprintf('%d machines, %d finished jobs, %d open, %d parts.', Machine::query()->count(), Job::query()->whereNotNull('finished_at')->count(), Job::query()->whereNull('finished_at')->count(), Part::query()->count()));
     }
 
@@ -201,9 +202,7 @@ final class DemoShop
             [1, 'heron-cx', ['feeder-tube-jam'], $repair('imre', 'find', $in(1))],
             [2, 'gannet-delta', ['belt-slack'], $repair('tove', 'find')],
             [0, 'wren-mini', ['z-offset-lost'], $repair('bo', 'booked', $in(2))],
-            [0, 'tern-220-d', ['probe-faulty'], $repair('bo', 'booked')],
             [3, 'shearwater-300', ['linear-bearing-worn'], $repair('bo', 'fix', $in(2))],
-            [2, 'tern-220', ['gear-worn'], $repair('imre', 'fix', $in(3))],
             [3, 'tern-220', ['hotend-blob'], $repair('imre', 'fix-waiting', $in(4), 'itself', 'Blob soak at 240 °C, somebody stays beside it')],
             [5, 'heron-cx', ['hotend-bent'], $repair('tove', 'fix-waiting', $in(5), 'part', 'Heron one-piece nozzle module, due Thursday')],
             [4, 'bittern-ht', ['canister-clip-tight'], $repair('tove', 'fix-waiting', null, 'person', 'Owner to say yes to the estimate')],
@@ -246,14 +245,18 @@ final class DemoShop
         return $day;
     }
 
-    private function takeOneInHand(): void
+    /** Now: two machines run by themselves, everybody went home but Bo, who has one machine open. */
+    private function setTheBench(): void
     {
-        // everybody went home but Bo, who has one machine open
-        foreach (Job::query()->whereNull('finished_at')->get() as $job) {
+        foreach (Job::query()->whereNull('finished_at')->orderBy('id')->get() as $job) {
             $this->hands->off($job);
+            if ($job->waits_for === 'itself') {
+                Carbon::setTestNow($this->today->copy()->subMinutes(35));
+                $this->edit->wait($job, 'itself', $job->waits_note, 110 + 90 * ($job->id % 2), $job->version, $this->people['imre']);
+            }
         }
-        $job = Job::query()->whereNull('finished_at')->where('station', 'diagnosis')->orderBy('id')->firstOrFail();
         Carbon::setTestNow($this->today->copy()->subMinutes(9));
+        $job = Job::query()->whereNull('finished_at')->where('station', 'diagnosis')->whereDoesntHave('machine.redTag')->orderBy('promised_for')->firstOrFail();
         $this->hands->on($job, $this->people['bo']);
         Carbon::setTestNow();
     }

@@ -158,17 +158,24 @@
       {/if}
     </div>
     {#if others.length > 0}
-      <p class="mt-2 text-sm text-quiet">
-        or:
-        {#each others as other, i (other.code)}{i > 0 ? ' · ' : ''}<button
-            type="button"
-            class="min-h-8 text-left underline hover:text-ink max-lg:min-h-11"
-            onclick={() => {
-              chosen = other.code;
-              seen = {};
-            }}>{other.name.toLowerCase()}</button
-          >&nbsp;<span class="fig">{minutes(other.minutes)}</span> min{/each}
-      </p>
+      <p class="mt-2 text-sm text-quiet">or</p>
+      <ul>
+        {#each others as other (other.code)}
+          <li>
+            <button
+              type="button"
+              class="flex min-h-8 w-full items-center justify-between gap-2 text-left text-sm hover:underline max-lg:min-h-11"
+              onclick={() => {
+                chosen = other.code;
+                seen = {};
+              }}
+              >{other.name}<span class="shrink-0 text-quiet"
+                ><span class="fig">{minutes(other.minutes)}</span> min</span
+              ></button
+            >
+          </li>
+        {/each}
+      </ul>
     {/if}
   {:else}
     <p class="mt-1 text-quiet">

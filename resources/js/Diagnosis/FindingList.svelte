@@ -16,6 +16,8 @@
 
   const me = here();
   let input = $state<HTMLElement | null>(null);
+  const present = $derived(job.findings.filter((finding) => finding.present));
+  const absent = $derived(job.findings.filter((finding) => !finding.present));
   const known = $derived(new Set(job.findings.map((finding) => finding.code)));
   const items = $derived(
     me.words.findings
@@ -39,31 +41,42 @@
 {:else}
   <p class="text-sm font-semibold">What it does</p>
 {/if}
+{#snippet withdrawal(finding: Job['findings'][number])}
+  {#if may}
+    <button
+      type="button"
+      class="min-h-8 px-1 text-sm text-quiet underline hover:text-ink max-lg:min-h-11"
+      disabled={busy}
+      aria-label="Withdraw: {finding.name}"
+      onclick={() => withdraw(finding.id)}>withdraw</button
+    >
+  {/if}
+{/snippet}
 <ul class="mt-2">
-  {#each job.findings as finding (finding.id)}
+  {#each present as finding (finding.id)}
     <li class="rule-below grid grid-cols-[18px_1fr_auto] items-start gap-x-1.5 py-1.5">
-      <span class={finding.present ? 'text-action' : 'text-quiet'} aria-hidden="true"
-        >{finding.present ? '▲' : '▽'}</span
-      >
+      <span class="text-action" aria-hidden="true">▲</span>
       <span class="min-w-0 leading-snug break-words">
-        {#if !finding.present}<strong>not:</strong>
-        {/if}{finding.name}{#if finding.value}<span class="fig"> {finding.value}</span>{/if}
-        {#if finding.redTag && finding.present}<span class="hatch rounded-sm px-1 text-xs font-bold"
+        {finding.name}
+        {#if finding.value}<span class="fig">{finding.value}</span>{/if}
+        {#if finding.redTag}<span class="hatch rounded-sm px-1 text-xs font-bold"
             ><span class="bg-red px-0.5">DANGER</span></span
           >{/if}
         <span class="block text-sm text-quiet">{finding.source}, {clock(finding.at, me.zone)}</span>
       </span>
-      {#if may}
-        <button
-          type="button"
-          class="min-h-9 px-1 text-sm text-quiet underline hover:text-ink max-lg:min-h-11"
-          disabled={busy}
-          aria-label="Withdraw: {finding.name}"
-          onclick={() => withdraw(finding.id)}>withdraw</button
-        >
-      {/if}
+      {@render withdrawal(finding)}
     </li>
   {:else}
     <li class="py-2 text-quiet">Nothing yet. What does the machine do, what do you see?</li>
+  {/each}
+  {#each absent as finding (finding.id)}
+    <li
+      class="rule-below grid grid-cols-[18px_1fr_auto] items-start gap-x-1.5 py-0.5 text-sm"
+      title="{finding.source}, {clock(finding.at, me.zone)}"
+    >
+      <span class="pt-1.5 text-quiet" aria-hidden="true">▽</span>
+      <span class="min-w-0 pt-1.5 leading-snug break-words"><strong>not</strong>&nbsp;{finding.name}</span>
+      {@render withdrawal(finding)}
+    </li>
   {/each}
 </ul>

@@ -73,7 +73,7 @@
               <a
                 href={open(line)}
                 data-line={line.job}
-                class="grid min-h-11 grid-cols-[18px_auto_1fr_auto] items-center gap-x-3 py-1 hover:bg-wash focus-visible:bg-wash md:grid-cols-[18px_116px_minmax(92px,0.55fr)_84px_minmax(0,1fr)_62px_92px_70px]"
+                class="grid min-h-11 grid-cols-[18px_auto_1fr_auto] items-center gap-x-3 py-1 hover:bg-wash focus-visible:bg-wash md:grid-cols-[16px_110px_minmax(84px,0.42fr)_80px_minmax(0,1fr)_92px_84px_66px]"
               >
                 <span aria-hidden="true" class={marks[group.code][1]}>{marks[group.code][0]}</span>
                 <Tag tag={line.tag} />

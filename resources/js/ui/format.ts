@@ -39,7 +39,7 @@ export function day(iso: string, zone: string): string {
 export function since(iso: string, zone: string, now = new Date()): string {
   const days = Math.floor((now.getTime() - new Date(iso).getTime()) / 86_400_000);
   if (days === 0 && day(iso, zone) === day(now.toISOString(), zone)) return `since ${clock(iso, zone)}`;
-  if (days < 2) return 'since yesterday';
+  if (days < 2) return 'yesterday';
   return days < 60 ? `${days} days` : `${Math.round(days / 30)} months`;
 }
 
