@@ -14,8 +14,8 @@ use OddBench\Knowledge\Knowledge;
 /** Puts a judgement into words and bars for the page. */
 final readonly class ShowDiagnosis
 {
-    /** Odds from one in ten thousand to ten thousand to one fill the bar. */
-    private const BAR_LOG_ODDS = 9.21;
+    /** Odds from one in a thousand to a thousand to one fill the bar. */
+    private const BAR_LOG_ODDS = 6.91;
 
     private const STEPS = 4;
 
@@ -113,7 +113,7 @@ final readonly class ShowDiagnosis
             kind: $s->kind,
             name: $check === null ? ($s->kind === 'swap' ? 'Swap to see: ' : 'Mend now: ').($fault->name ?? '') : $check->name,
             finding: $finding,
-            asks: $finding === null ? null : $this->knowledge->findings[$finding]->name,
+            asks: $finding === null ? null : ucfirst($this->knowledge->findings[$finding]->name),
             minutes: $s->minutes,
             state: $s->state,
             supervised: $s->supervised,

@@ -44,7 +44,7 @@ final readonly class SendOut
             $job->machine->update(['place' => $to->value]);
             RecountFaults::dispatch();
 
-            return new Said('sent-out', "{$to->words()}, signed {$by->name}".($danger === null ? '' : ". Danger in writing: {$danger}").($note === null ? '' : ". {$note}"));
+            return new Said('sent-out', "Signed out: ".mb_strtolower($to->words()).($danger === null ? '' : ". Danger in writing: {$danger}").($note === null ? '' : ". {$note}"));
         }, byHand: false);
     }
 }

@@ -73,19 +73,21 @@
     <ConfirmBar {job} {may} bind:picked />
     <Superseded {job} />
   </section>
-  <aside class="grid content-start gap-5 bg-side p-4 max-lg:md:col-span-2" aria-label="Do next">
-    {#if diagnosis.data}
-      <DoNext
-        {job}
-        diagnosis={diagnosis.data}
-        {may}
-        busy={work.busy}
-        bind:school
-        {record}
-        {cannotTell}
-        bind:picked
-      />
-    {/if}
-    {@render rail()}
+  <aside class="content-start gap-5 bg-side max-lg:contents lg:grid lg:p-4">
+    <div class="max-lg:order-first max-lg:bg-side max-lg:p-4 max-lg:md:col-span-2">
+      {#if diagnosis.data}
+        <DoNext
+          {job}
+          diagnosis={diagnosis.data}
+          {may}
+          busy={work.busy}
+          bind:school
+          {record}
+          {cannotTell}
+          bind:picked
+        />
+      {/if}
+    </div>
+    <div class="max-lg:bg-side max-lg:p-4 max-lg:md:col-span-2">{@render rail()}</div>
   </aside>
 </div>

@@ -66,7 +66,9 @@
             </span>
             <LeanBar from={suspect.barFrom} to={suspect.barTo} danger={suspect.danger} />
             <span class="text-right font-mono font-semibold"
-              >{percent(suspect.probability)}<span class="text-quiet">&thinsp;%</span></span
+              >{percent(suspect.probability)}<span class="font-sans text-sm font-normal text-quiet"
+                >&thinsp;%</span
+              ></span
             >
             <span class="text-sm whitespace-nowrap text-quiet">
               {#if suspect.for.length > 0}▲<span class="fig">{suspect.for.length}</span>{/if}

@@ -116,7 +116,7 @@
     void book();
   }}
 >
-  <main class="grid lg:grid-cols-[minmax(0,1fr)_330px]">
+  <main class="grid lg:min-h-[calc(100vh-7.6rem)] lg:grid-cols-[minmax(0,1fr)_330px]">
     <div class="grid content-start gap-4 px-4 py-4 md:px-5">
       <h1>Book in</h1>
       <div class="grid gap-4 md:grid-cols-[auto_1fr]">

@@ -42,7 +42,7 @@
 
 {#if machine.data}
   {@const m = machine.data.machine}
-  <main class="grid lg:grid-cols-[minmax(0,1fr)_400px]">
+  <main class="grid lg:min-h-[calc(100vh-7.6rem)] lg:grid-cols-[minmax(0,1fr)_400px]">
     <div class="min-w-0 px-4 py-4 md:px-5">
       <header class="flex flex-wrap items-center gap-3">
         <h1 class="flex items-center gap-3"><Tag tag={m.tag} large red={m.redTag} />{m.familyName}</h1>

@@ -8,6 +8,8 @@
   let { job }: { job: Job } = $props();
 
   const me = here();
+  const lower = (name: string): string =>
+    name[1] === ' ' ? name : name.charAt(0).toLowerCase() + name.slice(1);
   const replaced = $derived(
     job.positions
       .filter((position) => position.replacements > 0)
@@ -25,7 +27,7 @@
     </dd>
     {#each replaced as position (position.position)}
       <dt class="truncate text-quiet" title={position.part ?? undefined}>
-        On this {position.name.toLowerCase()}
+        On this {lower(position.name)}
       </dt>
       <dd class="text-right">
         <span class="fig">{hours(position.hoursOnIt)}</span> <span class="text-sm text-quiet">h</span>

@@ -1,15 +1,20 @@
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query';
-  import { benchQuery } from '@/api/queries';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { api, told } from '@/api/client';
+  import { benchQuery, keepJob } from '@/api/queries';
   import type { BenchLine } from '@/api/types';
   import { navigate, p } from '@/router';
   import { here } from '@/Shop/session.svelte';
+  import Button from '@/ui/Button.svelte';
   import { clock, promised, since } from '@/ui/format';
   import { onKeys } from '@/ui/keys';
   import Tag from '@/ui/Tag.svelte';
+  import { Work } from '@/ui/work.svelte';
   import SmallRuler from './SmallRuler.svelte';
 
   const me = here();
+  const client = useQueryClient();
+  const work = new Work();
   const bench = createQuery(() => benchQuery());
   const groups = $derived(bench.data?.groups ?? []);
   const lines = $derived(groups.flatMap((group) => group.lines));
@@ -22,6 +27,22 @@
     waiting: ['▢', 'text-waiting'],
     'to-go': ['✓', 'text-well'],
   } as const;
+
+  /** Into my hands, and to its screen. */
+  async function start(line: BenchLine): Promise<void> {
+    if (me.person.worksAtTheBench) {
+      const taken = await work.do(async () =>
+        keepJob(
+          client,
+          await told(
+            api.POST('/jobs/{job}/hands', { params: { path: { job: line.job } }, body: { on: true } }),
+          ),
+        ),
+      );
+      if (!taken) return;
+    }
+    navigate('/jobs/:id', { params: { id: String(line.job) } });
+  }
 
   const open = (line: BenchLine): string => p('/jobs/:id', { params: { id: String(line.job) } });
 
@@ -46,7 +67,7 @@
 
 <svelte:head><title>Bench · Odd Bench</title></svelte:head>
 
-<div class="grid lg:grid-cols-[minmax(0,1fr)_350px]">
+<div class="grid lg:min-h-[calc(100vh-7.6rem)] lg:grid-cols-[minmax(0,1fr)_330px]">
   <main class="min-w-0 px-4 py-4 md:px-5">
     <h1 class="sr-only">Bench</h1>
     {#if bench.isError}
@@ -73,11 +94,11 @@
               <a
                 href={open(line)}
                 data-line={line.job}
-                class="grid min-h-11 grid-cols-[18px_auto_1fr_auto] items-center gap-x-3 py-1 hover:bg-wash focus-visible:bg-wash md:grid-cols-[16px_110px_minmax(84px,0.42fr)_80px_minmax(0,1fr)_92px_84px_66px]"
+                class="grid min-h-11 grid-cols-[18px_auto_1fr_auto] items-center gap-x-3 py-1 hover:bg-wash focus-visible:bg-wash md:grid-cols-[16px_110px_78px_minmax(0,1fr)_90px_66px] xl:grid-cols-[16px_110px_minmax(112px,0.4fr)_78px_minmax(0,1fr)_90px_78px_66px]"
               >
                 <span aria-hidden="true" class={marks[group.code][1]}>{marks[group.code][0]}</span>
                 <Tag tag={line.tag} />
-                <span class="truncate max-md:hidden" title={line.owner ?? undefined}>{line.familyName}</span>
+                <span class="truncate max-xl:hidden" title={line.owner ?? undefined}>{line.familyName}</span>
                 <span class="max-md:hidden"
                   ><SmallRuler station={line.station} name={line.stationName} /></span
                 >
@@ -87,6 +108,7 @@
                         ><span class="bg-red px-0.5">RED TAG</span></span
                       >{/if}{line.next}
                   </span>
+                  <span class="text-sm text-quiet xl:hidden">{line.familyName}</span>
                   {#if line.handsOf}<span class="text-sm text-quiet">{line.handsOf}</span>{/if}
                 </span>
                 <span class="text-right whitespace-nowrap">
@@ -95,7 +117,7 @@
                   {:else if line.until}<span class="text-sm text-quiet">until</span>
                     <span class="fig">{clock(line.until, me.zone)}</span>{/if}
                 </span>
-                <span class="text-sm whitespace-nowrap text-quiet max-md:hidden"
+                <span class="text-sm whitespace-nowrap text-quiet max-xl:hidden"
                   >{since(line.since, me.zone)}</span
                 >
                 <span
@@ -123,11 +145,11 @@
         </p>
         <p class="mt-2 font-semibold">{pick.next}</p>
         <p class="text-sm text-quiet">{bench.data.pickBecause}</p>
-        <a
-          href={open(pick)}
-          class="mt-3 inline-flex min-h-11 items-center rounded-sm bg-action px-5 font-semibold text-white hover:bg-pressed"
-          >Start</a
-        >
+        <div class="mt-3">
+          <Button kind="main" busy={work.busy} onclick={() => start(pick)}
+            >{me.person.worksAtTheBench ? 'Start' : 'Open'}</Button
+          >
+        </div>
       </div>
     {/if}
     {#if bench.data}

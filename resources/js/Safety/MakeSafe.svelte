@@ -33,13 +33,22 @@
 <div class="grid gap-6 lg:grid-cols-[minmax(0,1fr)_330px]">
   <section>
     <h2 class="rule-below pb-1.5">Before anything is switched on</h2>
-    <p class="mt-2 text-sm text-waiting">
-      △ Unplugged until these are answered. One yes puts the red tag on.
-    </p>
-    <ul class="mt-1">
+    <div class="mt-2 flex min-h-11 flex-wrap items-center justify-between gap-3">
+      <p class="text-sm text-waiting">△ Unplugged until these are answered. One yes puts the red tag on.</p>
+      {#if may && open.length > 1}
+        <Button
+          kind={open.length === questions.length ? 'main' : 'plain'}
+          busy={work.busy}
+          onclick={() => answer(Object.fromEntries(open.map((question) => [question.code, false])))}
+          >{open.length === questions.length ? 'No to all of them' : `No to the other ${open.length}`}</Button
+        >
+      {/if}
+    </div>
+    {#if open.length === 0}<OnTo {job} from="safety" to="diagnosis" name="Find" />{/if}
+    <ul class="mt-2">
       {#each questions as question (question.code)}
         {@const known = job.safetyAnswers[question.code]}
-        <li class="rule-below flex min-h-14 items-center justify-between gap-3 py-1.5">
+        <li class="rule-below flex min-h-12 items-center justify-between gap-3 py-0.5">
           <span>{question.name}</span>
           <span class="flex shrink-0 gap-1.5" role="group" aria-label={question.name}>
             {#each [true, false] as yes (yes)}
@@ -62,18 +71,7 @@
         </li>
       {/each}
     </ul>
-    {#if may && open.length > 1}
-      <div class="mt-3">
-        <Button
-          kind={open.length === questions.length ? 'main' : 'plain'}
-          busy={work.busy}
-          onclick={() => answer(Object.fromEntries(open.map((question) => [question.code, false])))}
-          >{open.length === questions.length ? 'No to all of them' : `No to the other ${open.length}`}</Button
-        >
-      </div>
-    {/if}
     {#if work.refusal}<div class="mt-3"><Problem message={work.refusal.message} /></div>{/if}
-    <OnTo {job} from="safety" to="diagnosis" name="Find" />
   </section>
   <aside class="bg-side p-4">{@render rail()}</aside>
 </div>

@@ -58,7 +58,7 @@
 
 {#if part.data}
   {@const it = part.data.part}
-  <main class="grid lg:grid-cols-[minmax(0,1fr)_350px]">
+  <main class="grid lg:min-h-[calc(100vh-7.6rem)] lg:grid-cols-[minmax(0,1fr)_350px]">
     <div class="min-w-0 px-4 py-4 md:px-5">
       <p class="text-sm"><a class="text-quiet underline" href={p('/shelf')}>Shelf</a></p>
       <h1 class="mt-1 break-words">{it.name}</h1>

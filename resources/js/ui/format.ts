@@ -12,7 +12,9 @@ export function factor(f: number): string {
 }
 
 export const hours = (h: number | null): string =>
-  h === null ? '–' : h.toLocaleString('en-GB', { maximumFractionDigits: h < 100 ? 1 : 0 });
+  h === null
+    ? '–'
+    : h.toLocaleString('en-GB', { maximumFractionDigits: h < 100 ? 1 : 0, useGrouping: 'min2' });
 
 export const minutes = (m: number): string => String(Math.round(m));
 
