@@ -49,6 +49,7 @@ use OddBench\Intake\Station;
  * @property-read WorkSpell|null $spell
  * @property-read \Illuminate\Database\Eloquent\Collection<int, JobFinding> $findings
  * @property-read \Illuminate\Database\Eloquent\Collection<int, Confirmed> $confirmed
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, Confirmed> $diagnoses
  * @property-read \Illuminate\Database\Eloquent\Collection<int, Mend> $mends
  * @property-read \Illuminate\Database\Eloquent\Collection<int, ProofResult> $proofResults
  * @property-read \Illuminate\Database\Eloquent\Collection<int, SafetyAnswer> $safetyAnswers

@@ -88,7 +88,7 @@ final readonly class BenchQuery
     private function pick(Collection $ready): array
     {
         $pick = $ready->sortBy([
-            fn (Job $a, Job $b): int => ($a->promised_for?->timestamp ?? PHP_INT_MAX) <=> ($b->promised_for?->timestamp ?? PHP_INT_MAX),
+            fn (Job $a, Job $b): int => ($a->promised_for->timestamp ?? PHP_INT_MAX) <=> ($b->promised_for->timestamp ?? PHP_INT_MAX),
             fn (Job $a, Job $b): int => ($a->next_minutes ?? 99) <=> ($b->next_minutes ?? 99),
         ])->first();
         if ($pick === null) {

@@ -42,7 +42,7 @@ final readonly class SendOut
             $job->finished_at = now();
             $job->waits_for = $job->waits_note = $job->waits_until = null;
             $job->machine->update(['place' => $to->value]);
-            RecountFaults::dispatch();
+            RecountFaults::dispatch()->afterCommit();
 
             return new Said('sent-out', "Signed out: ".mb_strtolower($to->words()).($danger === null ? '' : ". Danger in writing: {$danger}").($note === null ? '' : ". {$note}"));
         }, byHand: false);

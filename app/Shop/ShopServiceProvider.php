@@ -24,7 +24,7 @@ final class ShopServiceProvider extends ServiceProvider
         Vite::createAssetPathsUsing(static fn (string $path): string => "/{$path}");
         Gate::policy(Job::class, JobPolicy::class);
         Gate::policy(Part::class, PartPolicy::class);
-        Model::preventLazyLoading(! $this->app->isProduction());
+        Model::preventLazyLoading(! app()->isProduction());
         Model::preventSilentlyDiscardingAttributes();
         RateLimiter::for('login', fn (Request $request): array => [
             Limit::perMinute(6)->by('login:'.mb_strtolower((string) json_encode($request->input('login'))).'|'.$request->ip()),

@@ -33,7 +33,8 @@ command_test() {
 
 test_static() {
   loud "PHP style" vendor/bin/pint --test -q
-  loud "PHP types and who may use whom" vendor/bin/phpstan analyse --no-progress --memory-limit=1G
+  loud "Core: types, and who may use whom" vendor/bin/phpstan analyse --no-progress --memory-limit=1G
+  loud "Application: types, and who may use whom" vendor/bin/phpstan analyse --configuration phpstan-app.neon --no-progress --memory-limit=1G
   loud "Knowledge files" php artisan odd-bench:knowledge check
   loud "API description in step" php artisan odd-bench:openapi --check
   loud "API types in step" test_api_types

@@ -174,9 +174,9 @@ final class Elimination
     /**
      * A fault that is there causes each of its findings with its strength.
      *
-     * @param  list<float>  $v
+     * @param  array<int, float>  $v
      * @param  array<int, float>  $bits
-     * @return list<float>
+     * @return array<int, float>
      */
     private function cause(array $v, array $bits): array
     {
@@ -195,9 +195,9 @@ final class Elimination
     }
 
     /**
-     * @param  list<float>  $b
+     * @param  array<int, float>  $b
      * @param  array<int, float>  $bits
-     * @return list<float>
+     * @return array<int, float>
      */
     private function causeBackward(array $b, array $bits): array
     {

@@ -27,9 +27,8 @@ final class Explanation
     /**
      * @param  array<int, float>  $costs  by fault: log odds and the absent findings, never above 0
      * @param  array<int, array<int, float>>  $shown  by fault: present finding => strength
-     * @param  array<int, true>  $mustCover  findings
      */
-    private function __construct(private readonly Network $network, private readonly array $costs, private readonly array $shown, private readonly array $mustCover) {}
+    private function __construct(private readonly Network $network, private readonly array $costs, private readonly array $shown) {}
 
     /**
      * @param  array<int, true>  $circumstances  indices of findings that need no fault
@@ -55,7 +54,7 @@ final class Explanation
                 }
             }
         }
-        $search = new self($network, $costs, $shown, $mustCover);
+        $search = new self($network, $costs, $shown);
         $misses = [];
         foreach ($beliefs->present as $finding) {
             $misses[$finding] = 1 - $network->leaks[$finding];
@@ -107,9 +106,7 @@ final class Explanation
     /** @param list<int> $set */
     private function simpler(array $set): bool
     {
-        $codes = fn (array $faults): array => $this->codes($faults);
-
-        return count($set) !== count($this->best) ? count($set) < count($this->best) : $codes($set) < $codes($this->best);
+        return count($set) !== count($this->best) ? count($set) < count($this->best) : $this->codes($set) < $this->codes($this->best);
     }
 
     /**

@@ -48,7 +48,7 @@ final readonly class Network
             }
         }
 
-        return new self($faults, $priors, $findings, $leaks, $children, array_values($parents));
+        return new self($faults, $priors, $findings, $leaks, $children, $parents);
     }
 
     /** The network of one machine: the faults its traits allow, at the rates of this shop. */

@@ -24,13 +24,17 @@ final readonly class NextSteps
 
     private CheckOutcomes $outcomes;
 
+    /** @var array<string, int> finding code => index */
+    private array $index;
+
     /** @var array<int, list<int>> */
     private array $linked;
 
     public function __construct(private Knowledge $knowledge, private CaseFile $case, private Beliefs $beliefs, private bool $redTag)
     {
         $this->loss = Loss::of($beliefs->network, $knowledge, $case);
-        $this->outcomes = new CheckOutcomes($beliefs, array_flip($beliefs->network->findings));
+        $this->index = array_flip($beliefs->network->findings);
+        $this->outcomes = new CheckOutcomes($beliefs, $this->index);
         $this->linked = $beliefs->linked();
     }
 
@@ -79,8 +83,7 @@ final readonly class NextSteps
         }
         $counting = $this->linked;
         foreach ($check->yields as $code) {
-            $finding = array_search($code, $this->beliefs->network->findings, true);
-            $counting += array_fill_keys($this->beliefs->network->parents[$finding], []);
+            $counting += array_fill_keys($this->beliefs->network->parents[$this->index[$code]], []);
         }
         $minutes = $check->minutes + $check->state->minutesToReach();
 

@@ -74,7 +74,7 @@ final readonly class Tag
         return preg_match('/^['.self::LETTERS.']{2}['.self::DIGITS.']{3,7}['.self::LETTERS.']$/', strtoupper((string) preg_replace('/[\s\-]+/', '', $typed))) === 1;
     }
 
-    /** As printed: TR-222-H. */
+    /** As printed: TR-222-R. */
     public function text(): string
     {
         return "{$this->family}-{$this->number}-{$this->check}";

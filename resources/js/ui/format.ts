@@ -14,7 +14,7 @@ export function factor(f: number): string {
 export const hours = (h: number | null): string =>
   h === null
     ? '–'
-    : h.toLocaleString('en-GB', { maximumFractionDigits: h < 100 ? 1 : 0, useGrouping: 'min2' });
+    : h.toLocaleString('en-GB', { maximumFractionDigits: h < 100 ? 1 : 0, useGrouping: h >= 10_000 });
 
 export const minutes = (m: number): string => String(Math.round(m));
 

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Architecture;
+
+use PHPat\Selector\Selector;
+use PHPat\Test\Builder\Rule;
+use PHPat\Test\PHPat;
+
+/** Who may use whom. Run by phpstan. */
+final class RoomsTest
+{
+    public function test_core_uses_nothing_but_php_and_exact_numbers(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('OddBench'))
+            ->canOnlyDependOn()
+            ->classes(Selector::inNamespace('OddBench'), Selector::inNamespace('Brick\Math'), Selector::inNamespace('Random'), Selector::classname('/^[A-Za-z]+$/', true))
+            ->because('the rules of the job know no framework, no database and no screen');
+    }
+
+    public function test_rooms_do_not_use_other_rooms_controllers(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('App'))
+            ->shouldNotDependOn()
+            ->classes(Selector::classname('/^App\\\\.+Controller$/', true))
+            ->because('a controller is a room’s door, not its furniture');
+    }
+
+    public function test_knowledge_does_not_depend_on_the_rooms_that_use_it(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('OddBench\Knowledge'))
+            ->shouldNotDependOn()
+            ->classes(Selector::inNamespace('OddBench\Diagnosis'), Selector::inNamespace('OddBench\Proof'), Selector::inNamespace('OddBench\Release'))
+            ->because('what the trade knows comes before what is worked out from it');
+    }
+}
