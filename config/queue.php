@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 return [
     'default' => env('QUEUE_CONNECTION', 'database'),
     'connections' => [

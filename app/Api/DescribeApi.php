@@ -22,7 +22,9 @@ use ReflectionProperty;
  */
 final readonly class DescribeApi
 {
-    public function __construct(private Router $router) {}
+    public function __construct(private Router $router)
+    {
+    }
 
     /** @return array<string, mixed> */
     public function document(): array

@@ -14,7 +14,7 @@ final class LimitBody
 {
     private const MOST = 262_144;
 
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         if ($request->isMethodSafe()) {

@@ -23,7 +23,9 @@ final readonly class Problem
      * @param  list<array{field: string, message: string}>  $errors
      * @param  array<string, int|string>  $headers
      */
-    private function __construct(private int $status, private string $detail, private array $errors = [], private array $headers = []) {}
+    private function __construct(private int $status, private string $detail, private array $errors = [], private array $headers = [])
+    {
+    }
 
     public static function for(Throwable $e): self
     {

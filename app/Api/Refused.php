@@ -9,7 +9,7 @@ use RuntimeException;
 /** Something that cannot be done as things stand; says why and what would help. */
 final class Refused extends RuntimeException
 {
-    /** @param list<string> $reasons */
+    /** @param  list<string>  $reasons */
     private function __construct(public readonly string $field, public readonly array $reasons, public readonly int $status)
     {
         parent::__construct(implode(' ', $reasons));

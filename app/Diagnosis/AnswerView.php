@@ -11,11 +11,12 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class AnswerView extends View
 {
-    /** @param list<BeliefView> $leadsTo */
+    /** @param  list<BeliefView>  $leadsTo */
     public function __construct(
         #[OA\Property] public string $answer,
         #[OA\Property] public string $name,
         #[OA\Property] public float $probability,
         #[OA\Property(type: 'array', items: new OA\Items(ref: BeliefView::class))] public array $leadsTo,
-    ) {}
+    ) {
+    }
 }

@@ -15,5 +15,6 @@ final readonly class BeliefView extends View
         #[OA\Property] public string $fault,
         #[OA\Property] public string $name,
         #[OA\Property] public float $probability,
-    ) {}
+    ) {
+    }
 }

@@ -17,7 +17,9 @@ use OddBench\Knowledge\Knowledge;
 /** Ends Find: with one or several faults, or with the reason why nothing is to be mended. Takes a wrong diagnosis back. */
 final readonly class ConfirmFaults
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private DiagnosisQuery $diagnosis) {}
+    public function __construct(private Knowledge $knowledge, private JobRecord $record, private DiagnosisQuery $diagnosis)
+    {
+    }
 
     /**
      * @param  list<string>  $faults  codes

@@ -32,7 +32,8 @@ final readonly class ConfirmedView extends View
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $partClasses,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $behind,
         #[OA\Property] public bool $mended,
-    ) {}
+    ) {
+    }
 
     public static function of(Confirmed $confirmed, Knowledge $knowledge, bool $mended): self
     {

@@ -13,7 +13,9 @@ use Illuminate\Support\Facades\Gate;
 
 final readonly class DiagnosisController
 {
-    public function __construct(private ShowJob $show) {}
+    public function __construct(private ShowJob $show)
+    {
+    }
 
     public function show(int $job, Request $request, ShowDiagnosis $diagnosis): DiagnosisView
     {
@@ -25,8 +27,7 @@ final readonly class DiagnosisController
     public function record(int $job, RecordFindingsRequest $request, RecordFinding $record): JobView
     {
         Gate::authorize('work', Job::class);
-        $text = static fn (string $key): ?string => $request->filled($key) ? $request->string($key)->trim()->toString() : null;
-        $record->record(Job::query()->findOrFail($job), $request->findings(), $text('check'), $text('value'), Here::person());
+        $record->record(Job::query()->findOrFail($job), $request->findings(), $request->words('check'), $request->words('value'), Here::person());
 
         return $this->show->of($job);
     }
@@ -68,7 +69,7 @@ final readonly class DiagnosisController
     public function supersede(int $job, SupersedeRequest $request, ConfirmFaults $confirm): JobView
     {
         Gate::authorize('work', Job::class);
-        $confirm->supersede(Job::query()->findOrFail($job), $request->string('fault')->toString(), $request->filled('overturnedBy') ? $request->string('overturnedBy')->toString() : null, $request->integer('version'), Here::person());
+        $confirm->supersede(Job::query()->findOrFail($job), $request->string('fault')->toString(), $request->words('overturnedBy'), $request->integer('version'), Here::person());
 
         return $this->show->of($job);
     }

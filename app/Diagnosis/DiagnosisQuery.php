@@ -16,7 +16,9 @@ use OddBench\Knowledge\Knowledge;
 /** Puts a job’s case before the computation: its findings, its family’s traits and history, the shop’s shelf and rates. */
 final readonly class DiagnosisQuery
 {
-    public function __construct(private Knowledge $knowledge, private FaultCounts $counts) {}
+    public function __construct(private Knowledge $knowledge, private FaultCounts $counts)
+    {
+    }
 
     public function of(Job $job, string $school = 'measure-first'): Diagnosis
     {

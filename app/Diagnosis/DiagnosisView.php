@@ -24,5 +24,6 @@ final readonly class DiagnosisView extends View
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $unexplained,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $danger,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StepView::class))] public array $next,
-    ) {}
+    ) {
+    }
 }

@@ -16,5 +16,6 @@ final readonly class EvidenceView extends View
         #[OA\Property] public string $name,
         #[OA\Property] public bool $present,
         #[OA\Property(description: 'the odds with all findings over the odds without this one')] public float $factor,
-    ) {}
+    ) {
+    }
 }

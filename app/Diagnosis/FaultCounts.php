@@ -13,7 +13,9 @@ final readonly class FaultCounts
     /** Stands for “any”: the row that counts a family’s jobs. */
     private const ANY = '*';
 
-    public function __construct(private Knowledge $knowledge) {}
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
 
     /** @return array{jobs: int, faults: array<string, int>} */
     public function ofFamily(string $family): array

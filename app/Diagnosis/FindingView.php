@@ -21,7 +21,8 @@ final readonly class FindingView extends View
         #[OA\Property] public ?string $value,
         #[OA\Property] public string $by,
         #[OA\Property] public string $at,
-    ) {}
+    ) {
+    }
 
     public static function of(JobFinding $finding, Knowledge $knowledge): self
     {

@@ -14,7 +14,9 @@ use OddBench\Knowledge\Knowledge;
 /** A check that could not tell: it changes no belief and is not offered again in this job. */
 final readonly class HideCheck
 {
-    public function __construct(private JobRecord $record, private Knowledge $knowledge) {}
+    public function __construct(private JobRecord $record, private Knowledge $knowledge)
+    {
+    }
 
     public function hide(Job $job, string $code, Person $by): Job
     {

@@ -18,7 +18,9 @@ use OddBench\Knowledge\Knowledge;
 /** Writes down what was found and what was not; a sign of danger puts the red tag on. */
 final readonly class RecordFinding
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private PutOnRedTag $redTag) {}
+    public function __construct(private Knowledge $knowledge, private JobRecord $record, private PutOnRedTag $redTag)
+    {
+    }
 
     /**
      * @param  non-empty-array<string, bool>  $findings  code => present

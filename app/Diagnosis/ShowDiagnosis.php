@@ -19,7 +19,9 @@ final readonly class ShowDiagnosis
 
     private const STEPS = 4;
 
-    public function __construct(private Knowledge $knowledge, private DiagnosisQuery $query, private FaultCounts $counts) {}
+    public function __construct(private Knowledge $knowledge, private DiagnosisQuery $query, private FaultCounts $counts)
+    {
+    }
 
     public function of(Job $job, string $school): DiagnosisView
     {

@@ -28,5 +28,6 @@ final readonly class StepView extends View
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $steps,
         #[OA\Property] public ?string $caution,
         #[OA\Property(type: 'array', items: new OA\Items(ref: AnswerView::class))] public array $answers,
-    ) {}
+    ) {
+    }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Diagnosis;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Api\Form;
 
-final class SupersedeRequest extends FormRequest
+final class SupersedeRequest extends Form
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

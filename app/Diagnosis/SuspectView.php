@@ -34,5 +34,6 @@ final readonly class SuspectView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: BeliefView::class))] public array $brings,
         #[OA\Property(description: 'finished jobs of this family with this fault')] public int $seenHere,
         #[OA\Property] public int $jobsHere,
-    ) {}
+    ) {
+    }
 }

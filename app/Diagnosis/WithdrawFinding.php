@@ -14,7 +14,9 @@ use OddBench\Knowledge\Knowledge;
 /** Takes back a finding that was wrong; it stays in the record as withdrawn. */
 final readonly class WithdrawFinding
 {
-    public function __construct(private JobRecord $record, private Knowledge $knowledge) {}
+    public function __construct(private JobRecord $record, private Knowledge $knowledge)
+    {
+    }
 
     public function withdraw(Job $job, JobFinding $finding, Person $by): Job
     {

@@ -15,7 +15,9 @@ use OddBench\Intake\Station;
 /** Opens a job for a machine: it stands at Make safe with what was told as its first findings. */
 final readonly class BookIn
 {
-    public function __construct(private JobRecord $record) {}
+    public function __construct(private JobRecord $record)
+    {
+    }
 
     /**
      * @throws InputError when the hours run backwards

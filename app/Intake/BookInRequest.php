@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Api\Form;
 use Illuminate\Validation\Rule;
 use OddBench\Intake\Began;
 use OddBench\Intake\JobKind;
 
-final class BookInRequest extends FormRequest
+final class BookInRequest extends Form
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

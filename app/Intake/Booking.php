@@ -18,5 +18,6 @@ final readonly class Booking
         public ?string $screenSaid = null,
         public ?string $cameAlong = null,
         public ?string $promisedFor = null,
-    ) {}
+    ) {
+    }
 }

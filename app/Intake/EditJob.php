@@ -14,9 +14,11 @@ final readonly class EditJob
 
     private const WAITS = ['itself' => 'runs by itself', 'part' => 'waits on a part', 'person' => 'waits on a person', 'claim' => 'waits on a claim'];
 
-    public function __construct(private JobRecord $record, private Hands $hands) {}
+    public function __construct(private JobRecord $record, private Hands $hands)
+    {
+    }
 
-    /** @param array<string, string|null> $changes column => new value */
+    /** @param  array<string, string|null>  $changes column => new value */
     public function correct(Job $job, array $changes, int $version, Person $by): Job
     {
         return $this->record->write($job, $by, $version, function (Job $job) use ($changes): Said {
@@ -33,7 +35,7 @@ final readonly class EditJob
         }, byHand: false);
     }
 
-    /** @param 'itself'|'part'|'person'|'claim'|null $for nothing: it is ready for hands again */
+    /** @param  'itself'|'part'|'person'|'claim'|null  $for nothing: it is ready for hands again */
     public function wait(Job $job, ?string $for, ?string $note, ?int $minutes, int $version, Person $by): Job
     {
         return $this->record->write($job, $by, $version, function (Job $job) use ($for, $note, $minutes): Said {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Api\Form;
 use Illuminate\Validation\Rule;
 
-final class EditJobRequest extends FormRequest
+final class EditJobRequest extends Form
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

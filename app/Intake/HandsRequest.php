@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Api\Form;
 
-final class HandsRequest extends FormRequest
+final class HandsRequest extends Form
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -15,7 +15,9 @@ use OddBench\Intake\Station;
 
 final readonly class JobController
 {
-    public function __construct(private ShowJob $show) {}
+    public function __construct(private ShowJob $show)
+    {
+    }
 
     public function show(int $job): JobView
     {
@@ -25,23 +27,22 @@ final readonly class JobController
     public function store(BookInRequest $request, RegisterMachine $register, BookIn $bookIn): JobView
     {
         Gate::authorize('bookIn', Job::class);
-        $text = static fn (string $key): ?string => $request->filled($key) ? $request->string($key)->trim()->toString() : null;
-        $job = DB::transaction(function () use ($request, $register, $bookIn, $text): Job {
-            $tag = $text('tag');
+        $job = DB::transaction(function () use ($request, $register, $bookIn): Job {
+            $tag = $request->words('tag');
             /** @var 'owner'|'farm'|'resale' $heldAs */
             $heldAs = $request->string('heldAs')->toString();
             $machine = $tag !== null
                 ? Machine::known($tag)
-                : $register->register($request->string('family')->toString(), $text('serial'), $heldAs, $text('ownerName'), $text('ownerContact'), $request->filled('pricePaidMinor') ? $request->integer('pricePaidMinor') : null);
+                : $register->register($request->string('family')->toString(), $request->words('serial'), $heldAs, $request->words('ownerName'), $request->words('ownerContact'), $request->wholeOrNull('pricePaidMinor'));
 
             return $bookIn->book($machine, new Booking(
                 kind: JobKind::from($request->string('kind')->toString()),
                 complaint: $request->string('complaint')->trim()->toString(),
                 began: Began::from($request->string('began')->toString()),
-                hours: $request->filled('hours') ? $request->float('hours') : null,
-                screenSaid: $text('screenSaid'),
-                cameAlong: $text('cameAlong'),
-                promisedFor: $text('promisedFor'),
+                hours: $request->numberOrNull('hours'),
+                screenSaid: $request->words('screenSaid'),
+                cameAlong: $request->words('cameAlong'),
+                promisedFor: $request->words('promisedFor'),
             ), Here::person());
         });
 
@@ -56,13 +57,13 @@ final readonly class JobController
         if ($request->has('waitsFor')) {
             /** @var 'itself'|'part'|'person'|'claim'|null $for */
             $for = $request->validated('waitsFor');
-            $edit->wait($found, $for, $request->filled('waitsNote') ? $request->string('waitsNote')->toString() : null, $request->filled('waitsMinutes') ? $request->integer('waitsMinutes') : null, $version, Here::person());
+            $edit->wait($found, $for, $request->words('waitsNote'), $request->wholeOrNull('waitsMinutes'), $version, Here::person());
         } else {
             $columns = ['complaint' => 'complaint', 'screenSaid' => 'screen_said', 'cameAlong' => 'came_along', 'promisedFor' => 'promised_for'];
             $changes = [];
             foreach ($columns as $key => $column) {
                 if ($request->has($key)) {
-                    $changes[$column] = $request->filled($key) ? $request->string($key)->toString() : null;
+                    $changes[$column] = $request->words($key);
                 }
             }
             $edit->correct($found, $changes, $version, Here::person());
@@ -74,7 +75,7 @@ final readonly class JobController
     public function move(int $job, MoveJobRequest $request, MoveJob $move): JobView
     {
         Gate::authorize('work', Job::class);
-        $move->move(Job::query()->findOrFail($job), Station::from($request->string('to')->toString()), $request->filled('why') ? $request->string('why')->toString() : null, $request->integer('version'), Here::person());
+        $move->move(Job::query()->findOrFail($job), Station::from($request->string('to')->toString()), $request->words('why'), $request->integer('version'), Here::person());
 
         return $this->show->of($job);
     }

@@ -15,7 +15,9 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class JobRecord
 {
-    public function __construct(private Hands $hands) {}
+    public function __construct(private Hands $hands)
+    {
+    }
 
     /**
      * @param  int|null  $version  the version the edit was made from; null for what only adds

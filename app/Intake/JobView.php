@@ -64,7 +64,8 @@ final readonly class JobView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: WayOutView::class))] public array $waysOut,
         #[OA\Property(type: 'array', items: new OA\Items(ref: FittingView::class))] public array $positions,
         #[OA\Property(type: 'array', items: new OA\Items(ref: PastJobView::class))] public array $pastJobs,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> an empty map stays a map */
     public function jsonSerialize(): array

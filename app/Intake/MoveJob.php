@@ -11,7 +11,9 @@ use OddBench\Intake\Station;
 /** Moves a job along the stations, or back. */
 final readonly class MoveJob
 {
-    public function __construct(private JobRecord $record, private WalkQuery $walk) {}
+    public function __construct(private JobRecord $record, private WalkQuery $walk)
+    {
+    }
 
     /**
      * @param  string|null  $why  asked for when it goes back

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Api\Form;
 use Illuminate\Validation\Rule;
 use OddBench\Intake\Station;
 
-final class MoveJobRequest extends FormRequest
+final class MoveJobRequest extends Form
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

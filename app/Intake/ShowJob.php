@@ -33,7 +33,8 @@ final readonly class ShowJob
         private SafetyState $safety,
         private ShowProofs $proofs,
         private PassportQuery $passport,
-    ) {}
+    ) {
+    }
 
     public function of(int $id): JobView
     {

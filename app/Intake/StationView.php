@@ -11,11 +11,12 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class StationView extends View
 {
-    /** @param list<string> $obstacles why the job cannot go there yet */
+    /** @param  list<string>  $obstacles why the job cannot go there yet */
     public function __construct(
         #[OA\Property(enum: ['intake', 'safety', 'diagnosis', 'repair', 'proof', 'release'])] public string $code,
         #[OA\Property] public string $name,
         #[OA\Property(description: 'minutes of hands spent here')] public float $minutes,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $obstacles,
-    ) {}
+    ) {
+    }
 }

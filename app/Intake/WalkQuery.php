@@ -13,7 +13,9 @@ use OddBench\Intake\Walk;
 /** Reads what the rules of the stations need to know of a job. */
 final readonly class WalkQuery
 {
-    public function __construct(private OwedQuery $owed, private SafetyState $safety) {}
+    public function __construct(private OwedQuery $owed, private SafetyState $safety)
+    {
+    }
 
     public function of(Job $job): Walk
     {

@@ -10,11 +10,12 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class FamilyView extends View
 {
-    /** @param list<NamedView> $positions */
+    /** @param  list<NamedView>  $positions */
     public function __construct(
         #[OA\Property] public string $code,
         #[OA\Property] public string $name,
         #[OA\Property] public string $letters,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $positions,
-    ) {}
+    ) {
+    }
 }

@@ -15,5 +15,6 @@ final readonly class FindingNameView extends View
         #[OA\Property] public string $name,
         #[OA\Property] public string $group,
         #[OA\Property] public bool $redTag,
-    ) {}
+    ) {
+    }
 }

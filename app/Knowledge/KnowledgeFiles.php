@@ -14,8 +14,10 @@ use Symfony\Component\Yaml\Yaml;
 /** Reads the knowledge folders; a shop's own folder overrides by file and code. */
 final readonly class KnowledgeFiles
 {
-    /** @param list<string> $folders later ones override earlier ones */
-    public function __construct(private array $folders) {}
+    /** @param  list<string>  $folders later ones override earlier ones */
+    public function __construct(private array $folders)
+    {
+    }
 
     /** @throws BadKnowledge with every mistake */
     public function read(): Knowledge

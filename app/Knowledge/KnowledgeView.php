@@ -30,5 +30,6 @@ final readonly class KnowledgeView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $subsystems,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $partClasses,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $began,
-    ) {}
+    ) {
+    }
 }

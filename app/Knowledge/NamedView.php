@@ -11,7 +11,9 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class NamedView extends View
 {
-    public function __construct(#[OA\Property] public string $code, #[OA\Property] public string $name) {}
+    public function __construct(#[OA\Property] public string $code, #[OA\Property] public string $name)
+    {
+    }
 
     /**
      * @param  array<string, string>  $names

@@ -11,7 +11,9 @@ use OddBench\Knowledge\Knowledge;
 /** Puts a part into a position: what sat there before ends with today’s hours. */
 final readonly class FitPart
 {
-    public function __construct(private Knowledge $knowledge) {}
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
 
     /** @throws InputError when the family has no such position */
     public function fit(Machine $machine, string $position, Movement $movement): void

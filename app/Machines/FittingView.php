@@ -20,5 +20,6 @@ final readonly class FittingView extends View
         #[OA\Property] public ?float $fittedHours,
         #[OA\Property] public ?float $hoursOnIt,
         #[OA\Property] public int $replacements,
-    ) {}
+    ) {
+    }
 }

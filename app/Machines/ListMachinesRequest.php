@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Api\Form;
 
-final class ListMachinesRequest extends FormRequest
+final class ListMachinesRequest extends Form
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -11,7 +11,9 @@ final readonly class MachineController
 {
     private const PAGE = 50;
 
-    public function __construct(private Knowledge $knowledge) {}
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
 
     public function index(ListMachinesRequest $request): MachinePage
     {

@@ -23,7 +23,8 @@ final readonly class MachineSummary extends View
         #[OA\Property] public string $place,
         #[OA\Property] public bool $redTag,
         #[OA\Property] public ?int $openJob,
-    ) {}
+    ) {
+    }
 
     /** The relations owner, redTag and openJob must be loaded. */
     public static function of(Machine $machine, Knowledge $knowledge): self

@@ -16,7 +16,9 @@ final readonly class PassportQuery
 {
     private const LINES = 60;
 
-    public function __construct(private Knowledge $knowledge) {}
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
 
     public function of(Machine $machine, ?int $olderThan = null): PassportView
     {

@@ -26,5 +26,6 @@ final readonly class PassportView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: PastJobView::class))] public array $jobs,
         #[OA\Property(type: 'array', items: new OA\Items(ref: TimelineLine::class))] public array $timeline,
         #[OA\Property] public ?int $olderThan,
-    ) {}
+    ) {
+    }
 }

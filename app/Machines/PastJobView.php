@@ -10,7 +10,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class PastJobView extends View
 {
-    /** @param list<string> $faults names of the confirmed faults */
+    /** @param  list<string>  $faults names of the confirmed faults */
     public function __construct(
         #[OA\Property] public int $id,
         #[OA\Property] public string $kind,
@@ -20,5 +20,6 @@ final readonly class PastJobView extends View
         #[OA\Property] public ?float $hours,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $faults,
         #[OA\Property] public ?string $destination,
-    ) {}
+    ) {
+    }
 }

@@ -12,7 +12,9 @@ use OddBench\Machines\Tag;
 /** Makes a machine known: gives it the next tag of its family. */
 final readonly class RegisterMachine
 {
-    public function __construct(private Knowledge $knowledge) {}
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
 
     /**
      * @param  'owner'|'farm'|'resale'  $heldAs

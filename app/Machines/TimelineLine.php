@@ -21,7 +21,8 @@ final readonly class TimelineLine extends View
         #[OA\Property] public ?float $hours,
         #[OA\Property] public string $by,
         #[OA\Property] public string $at,
-    ) {}
+    ) {
+    }
 
     public static function of(JobEvent $event): self
     {

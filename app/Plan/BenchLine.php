@@ -28,7 +28,8 @@ final readonly class BenchLine extends View
         #[OA\Property] public bool $late,
         #[OA\Property] public bool $redTag,
         #[OA\Property] public ?string $handsOf,
-    ) {}
+    ) {
+    }
 
     public static function of(Job $job, Knowledge $knowledge): self
     {

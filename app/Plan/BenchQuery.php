@@ -23,7 +23,9 @@ final readonly class BenchQuery
         'to-go' => 'Ready to go',
     ];
 
-    public function __construct(private Knowledge $knowledge, private NextStep $next) {}
+    public function __construct(private Knowledge $knowledge, private NextStep $next)
+    {
+    }
 
     public function read(): BenchView
     {
@@ -67,7 +69,7 @@ final readonly class BenchQuery
         };
     }
 
-    /** @param Collection<int, Job> $jobs */
+    /** @param  Collection<int, Job>  $jobs */
     private function summary(string $code, Collection $jobs): string
     {
         $count = $jobs->count().($jobs->count() === 1 ? ' machine' : ' machines');

@@ -23,5 +23,6 @@ final readonly class BenchView extends View
         #[OA\Property(description: 'minutes of hands spent today, by everybody')] public int $minutesDone,
         #[OA\Property(type: 'array', items: new OA\Items(ref: TaggedView::class))] public array $redTags,
         #[OA\Property] public string $now,
-    ) {}
+    ) {
+    }
 }

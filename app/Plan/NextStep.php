@@ -19,13 +19,15 @@ final readonly class NextStep
 {
     private const MINUTES_TO_SIGN = 2;
 
-    public function __construct(private Knowledge $knowledge, private DiagnosisQuery $diagnosis, private WalkQuery $walk, private OwedQuery $owed, private SafetyState $safety) {}
+    public function __construct(private Knowledge $knowledge, private DiagnosisQuery $diagnosis, private WalkQuery $walk, private OwedQuery $owed, private SafetyState $safety)
+    {
+    }
 
-    /** @param Collection<int, Job> $jobs those without a step get one */
+    /** @param  Collection<int, Job>  $jobs those without a step get one */
     public function fill(Collection $jobs): void
     {
         $without = $jobs->filter(static fn (Job $job): bool => $job->next_step === null);
-        $without->load(['findings', 'confirmed', 'mends', 'proofResults', 'safetyAnswers', 'movements', 'machine.redTag']);
+        $without->loadMissing(['findings', 'confirmed', 'mends', 'proofResults', 'safetyAnswers', 'movements', 'machine.redTag']);
         foreach ($without as $job) {
             [$step, $minutes] = $this->of($job);
             Job::query()->where(['id' => $job->id, 'version' => $job->version])->update(['next_step' => mb_substr($step, 0, 200), 'next_minutes' => $minutes]);

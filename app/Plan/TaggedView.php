@@ -17,5 +17,6 @@ final readonly class TaggedView extends View
         #[OA\Property] public string $reason,
         #[OA\Property] public string $since,
         #[OA\Property] public bool $wantsSignature,
-    ) {}
+    ) {
+    }
 }

@@ -17,7 +17,9 @@ use OddBench\Proof\ProofPlan;
 /** Which proofs a job owes, and which stand: a proof is owed again when later work touched what it proves. */
 final readonly class OwedQuery
 {
-    public function __construct(private Knowledge $knowledge) {}
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
 
     public function plan(Job $job): Plan
     {

@@ -26,5 +26,6 @@ final readonly class ProofView extends View
         #[OA\Property] public ?float $value,
         #[OA\Property] public ?string $by,
         #[OA\Property] public ?string $at,
-    ) {}
+    ) {
+    }
 }

@@ -20,7 +20,9 @@ use OddBench\Proof\Owed;
 /** Writes down how a proof went. A failed one sends the job back to Find with the finding it is evidence of. */
 final readonly class RecordProof
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private OwedQuery $owed, private RecordFinding $findings, private PutOnRedTag $redTag) {}
+    public function __construct(private Knowledge $knowledge, private JobRecord $record, private OwedQuery $owed, private RecordFinding $findings, private PutOnRedTag $redTag)
+    {
+    }
 
     /**
      * @param  bool|null  $passed  judged by eye; not asked when the proof has limits

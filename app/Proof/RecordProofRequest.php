@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Proof;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Api\Form;
 
-final class RecordProofRequest extends FormRequest
+final class RecordProofRequest extends Form
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -11,7 +11,9 @@ use OddBench\Proof\Owed;
 /** The ladder of proofs of a job for the page. */
 final readonly class ShowProofs
 {
-    public function __construct(private OwedQuery $owed, private Knowledge $knowledge) {}
+    public function __construct(private OwedQuery $owed, private Knowledge $knowledge)
+    {
+    }
 
     /** @return list<ProofView> in the order of their stages */
     public function of(Job $job): array

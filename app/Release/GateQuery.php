@@ -13,7 +13,9 @@ use OddBench\Release\Gate;
 /** Reads what decides whether a machine may leave. */
 final readonly class GateQuery
 {
-    public function __construct(private WalkQuery $walk, private Knowledge $knowledge) {}
+    public function __construct(private WalkQuery $walk, private Knowledge $knowledge)
+    {
+    }
 
     public function of(Job $job): Gate
     {

@@ -13,13 +13,14 @@ use OddBench\Release\Destination;
 
 final readonly class ReleaseController
 {
-    public function __construct(private ShowJob $show) {}
+    public function __construct(private ShowJob $show)
+    {
+    }
 
     public function send(int $job, SendOutRequest $request, SendOut $send): JobView
     {
         Gate::authorize('sendOut', Job::class);
-        $text = static fn (string $key): ?string => $request->filled($key) ? $request->string($key)->trim()->toString() : null;
-        $send->send(Job::query()->findOrFail($job), Destination::from($request->string('to')->toString()), $text('note'), $text('danger'), $request->filled('priceMinor') ? $request->integer('priceMinor') : null, $request->integer('version'), Here::person());
+        $send->send(Job::query()->findOrFail($job), Destination::from($request->string('to')->toString()), $request->words('note'), $request->words('danger'), $request->wholeOrNull('priceMinor'), $request->integer('version'), Here::person());
 
         return $this->show->of($job);
     }

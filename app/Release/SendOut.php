@@ -17,7 +17,9 @@ use OddBench\Release\Destination;
 /** Signs a machine out and ends its job. */
 final readonly class SendOut
 {
-    public function __construct(private JobRecord $record, private GateQuery $gate, private Hands $hands) {}
+    public function __construct(private JobRecord $record, private GateQuery $gate, private Hands $hands)
+    {
+    }
 
     /**
      * @param  string|null  $danger  the danger in writing, for a tagged machine that goes back unmended
@@ -44,7 +46,7 @@ final readonly class SendOut
             $job->machine->update(['place' => $to->value]);
             RecountFaults::dispatch()->afterCommit();
 
-            return new Said('sent-out', "Signed out: ".mb_strtolower($to->words()).($danger === null ? '' : ". Danger in writing: {$danger}").($note === null ? '' : ". {$note}"));
+            return new Said('sent-out', 'Signed out: '.mb_strtolower($to->words()).($danger === null ? '' : ". Danger in writing: {$danger}").($note === null ? '' : ". {$note}"));
         }, byHand: false);
     }
 }

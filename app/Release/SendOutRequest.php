@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Release;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Api\Form;
 use Illuminate\Validation\Rule;
 use OddBench\Release\Destination;
 
-final class SendOutRequest extends FormRequest
+final class SendOutRequest extends Form
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -11,12 +11,13 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class WayOutView extends View
 {
-    /** @param list<string> $reasonsAgainst */
+    /** @param  list<string>  $reasonsAgainst */
     public function __construct(
         #[OA\Property] public string $to,
         #[OA\Property] public string $name,
         #[OA\Property] public bool $runsAgain,
         #[OA\Property] public bool $needsDanger,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $reasonsAgainst,
-    ) {}
+    ) {
+    }
 }

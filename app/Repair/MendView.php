@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class MendView extends View
 {
-    /** @param list<string> $touched names of subsystems */
+    /** @param  list<string>  $touched names of subsystems */
     public function __construct(
         #[OA\Property] public int $id,
         #[OA\Property] public ?string $fault,
@@ -19,7 +19,8 @@ final readonly class MendView extends View
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $touched,
         #[OA\Property] public string $by,
         #[OA\Property] public string $at,
-    ) {}
+    ) {
+    }
 
     public static function of(Mend $mend, Knowledge $knowledge): self
     {

@@ -16,7 +16,9 @@ use OddBench\Knowledge\Knowledge;
 /** Notes what was done, and what was touched by it. */
 final readonly class NoteMend
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record) {}
+    public function __construct(private Knowledge $knowledge, private JobRecord $record)
+    {
+    }
 
     /**
      * @param  string|null  $fault  the fault it mends; null for other work

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Repair;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Api\Form;
 
-final class NoteMendRequest extends FormRequest
+final class NoteMendRequest extends Form
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -16,14 +16,16 @@ use Illuminate\Support\Facades\Gate;
 
 final readonly class RepairController
 {
-    public function __construct(private ShowJob $show) {}
+    public function __construct(private ShowJob $show)
+    {
+    }
 
     public function note(int $job, NoteMendRequest $request, NoteMend $note): JobView
     {
         Gate::authorize('work', Job::class);
         /** @var list<string> $touched */
         $touched = array_values((array) $request->validated('touched', []));
-        $note->note(Job::query()->findOrFail($job), $request->filled('fault') ? $request->string('fault')->toString() : null, $request->string('done')->trim()->toString(), $touched, Here::person());
+        $note->note(Job::query()->findOrFail($job), $request->words('fault'), $request->string('done')->trim()->toString(), $touched, Here::person());
 
         return $this->show->of($job);
     }
@@ -31,7 +33,7 @@ final readonly class RepairController
     public function usePart(int $job, UsePartRequest $request, UsePart $use): JobView
     {
         Gate::authorize('work', Job::class);
-        $use->use(Job::query()->findOrFail($job), Part::numbered($request->string('part')->trim()->toString()), $request->integer('quantity'), $request->filled('position') ? $request->string('position')->toString() : null, Here::person());
+        $use->use(Job::query()->findOrFail($job), Part::numbered($request->string('part')->trim()->toString()), $request->integer('quantity'), $request->words('position'), Here::person());
 
         return $this->show->of($job);
     }

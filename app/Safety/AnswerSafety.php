@@ -15,7 +15,9 @@ use OddBench\Knowledge\Knowledge;
 /** Answers safety questions; a yes is a finding and puts the red tag on. */
 final readonly class AnswerSafety
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private RecordFinding $findings, private PutOnRedTag $redTag) {}
+    public function __construct(private Knowledge $knowledge, private JobRecord $record, private RecordFinding $findings, private PutOnRedTag $redTag)
+    {
+    }
 
     /**
      * @param  array<string, bool>  $answers  question => yes

@@ -13,7 +13,9 @@ use OddBench\Input\InputError;
 /** Puts a red tag on a machine; a second danger is added to the tag that is on. */
 final readonly class PutOnRedTag
 {
-    public function __construct(private JobRecord $record) {}
+    public function __construct(private JobRecord $record)
+    {
+    }
 
     public function byHand(Job $job, string $reason, Person $by): Job
     {

@@ -23,7 +23,8 @@ final readonly class RedTagView extends View
         #[OA\Property] public ?string $besideTheSwitch,
         #[OA\Property] public ?string $testSignedBy,
         #[OA\Property] public ?string $testResult,
-    ) {}
+    ) {
+    }
 
     /** The relations putOnBy, offAskedBy and supervisedTest.signedBy must be loaded. */
     public static function of(RedTag $tag): self

@@ -12,7 +12,9 @@ use Illuminate\Support\Facades\Gate;
 
 final readonly class SafetyController
 {
-    public function __construct(private ShowJob $show) {}
+    public function __construct(private ShowJob $show)
+    {
+    }
 
     public function answer(int $job, AnswerSafetyRequest $request, AnswerSafety $answer): JobView
     {

@@ -10,7 +10,9 @@ use OddBench\Knowledge\Knowledge;
 /** Which safety questions of a job are answered, and how. */
 final readonly class SafetyState
 {
-    public function __construct(private Knowledge $knowledge) {}
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
 
     /** @return array<string, bool> question => yes */
     public function answers(Job $job): array

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Safety;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Api\Form;
 
-final class SignTestRequest extends FormRequest
+final class SignTestRequest extends Form
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

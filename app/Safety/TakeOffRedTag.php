@@ -17,7 +17,9 @@ use OddBench\Safety\TagOff;
 /** Takes a red tag off with two signatures, and lets a lead sign for the one supervised powered test. */
 final readonly class TakeOffRedTag
 {
-    public function __construct(private JobRecord $record, private Knowledge $knowledge) {}
+    public function __construct(private JobRecord $record, private Knowledge $knowledge)
+    {
+    }
 
     /** The first signature: cause and measurement. */
     public function ask(Job $job, string $cause, string $measurement, Person $by): Job

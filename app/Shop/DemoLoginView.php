@@ -15,5 +15,6 @@ final readonly class DemoLoginView extends View
         #[OA\Property] public string $name,
         #[OA\Property] public string $role,
         #[OA\Property] public string $password,
-    ) {}
+    ) {
+    }
 }

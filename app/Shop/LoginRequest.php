@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Shop;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Api\Form;
 
-final class LoginRequest extends FormRequest
+final class LoginRequest extends Form
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

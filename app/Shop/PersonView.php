@@ -17,7 +17,8 @@ final readonly class PersonView extends View
         #[OA\Property] public bool $worksAtTheBench,
         #[OA\Property] public bool $meetsOwners,
         #[OA\Property] public bool $isLead,
-    ) {}
+    ) {
+    }
 
     public static function of(Person $person): self
     {

@@ -15,7 +15,9 @@ final readonly class ScanController
 {
     private const MOST = 6;
 
-    public function __construct(private Knowledge $knowledge) {}
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
 
     public function show(ScanRequest $request): ScanView
     {

@@ -17,5 +17,6 @@ final readonly class ScanHit extends View
         #[OA\Property] public string $title,
         #[OA\Property] public string $detail,
         #[OA\Property] public bool $exact,
-    ) {}
+    ) {
+    }
 }

@@ -17,5 +17,6 @@ final readonly class ScanView extends View
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: ScanHit::class))] public array $hits,
         #[OA\Property] public ?string $problem,
-    ) {}
+    ) {
+    }
 }

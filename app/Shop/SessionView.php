@@ -11,14 +11,15 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class SessionView extends View
 {
-    /** @param list<DemoLoginView> $demoLogins shown on the login page, in demo mode only */
+    /** @param  list<DemoLoginView>  $demoLogins shown on the login page, in demo mode only */
     public function __construct(
         #[OA\Property] public ?PersonView $person,
         #[OA\Property] public string $shopName,
         #[OA\Property] public string $currency,
         #[OA\Property] public string $zone,
         #[OA\Property(type: 'array', items: new OA\Items(ref: DemoLoginView::class))] public array $demoLogins,
-    ) {}
+    ) {
+    }
 
     public static function for(?Person $person): self
     {

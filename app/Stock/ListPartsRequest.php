@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Api\Form;
 
-final class ListPartsRequest extends FormRequest
+final class ListPartsRequest extends Form
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

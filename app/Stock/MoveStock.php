@@ -64,7 +64,7 @@ final class MoveStock
         });
     }
 
-    /** @param array<string, mixed> $more */
+    /** @param  array<string, mixed>  $more */
     private function leave(Part $part, string $kind, int $quantity, Person $by, array $more): Movement
     {
         if ($quantity > $part->on_hand) {
@@ -77,7 +77,7 @@ final class MoveStock
         return $this->make($part, $kind, -$quantity, -$value, $by, $more);
     }
 
-    /** @param array<string, mixed> $more */
+    /** @param  array<string, mixed>  $more */
     private function make(Part $part, string $kind, int $quantity, int $value, Person $by, array $more): Movement
     {
         $part->update(['on_hand' => $part->on_hand + $quantity, 'value_minor' => $part->value_minor + $value]);

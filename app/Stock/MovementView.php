@@ -25,7 +25,8 @@ final readonly class MovementView extends View
         #[OA\Property] public ?string $note,
         #[OA\Property] public string $by,
         #[OA\Property] public string $at,
-    ) {}
+    ) {
+    }
 
     /** The relations part, person, undoneBy and job.machine must be loaded. */
     public static function of(Movement $m): self

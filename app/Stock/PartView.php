@@ -20,7 +20,8 @@ final readonly class PartView extends View
         #[OA\Property] public int $onHand,
         #[OA\Property] public int $valueMinor,
         #[OA\Property(description: 'used in the last 90 days')] public int $usedLately,
-    ) {}
+    ) {
+    }
 
     public static function of(Part $part, Knowledge $knowledge, int $usedLately = 0): self
     {

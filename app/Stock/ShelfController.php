@@ -14,7 +14,9 @@ final readonly class ShelfController
 {
     private const PAGE = 60;
 
-    public function __construct(private Knowledge $knowledge) {}
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
 
     public function index(ListPartsRequest $request): ShelfView
     {
@@ -72,7 +74,7 @@ final readonly class ShelfController
         Gate::authorize('move', Part::class);
         $part = Part::numbered($number);
         $quantity = $request->integer('quantity');
-        $note = $request->filled('note') ? $request->string('note')->toString() : null;
+        $note = $request->words('note');
         DB::transaction(fn (): ?Movement => match ($request->string('kind')->toString()) {
             'received' => $stock->receive($part, $quantity, $request->integer('unitCostMinor'), $note, Here::person()),
             'scrapped' => $stock->scrap($part, $quantity, $note, Here::person()),

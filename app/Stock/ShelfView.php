@@ -10,11 +10,12 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class ShelfView extends View
 {
-    /** @param list<PartView> $parts */
+    /** @param  list<PartView>  $parts */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: PartView::class))] public array $parts,
         #[OA\Property] public int $all,
         #[OA\Property] public int $valueMinor,
         #[OA\Property] public ?string $next,
-    ) {}
+    ) {
+    }
 }

@@ -16,7 +16,9 @@ use OddBench\Knowledge\Knowledge;
 /** Takes a part from its bin for a job and, when a position is named, fits it there. */
 final readonly class UsePart
 {
-    public function __construct(private JobRecord $record, private MoveStock $stock, private FitPart $fit, private Knowledge $knowledge) {}
+    public function __construct(private JobRecord $record, private MoveStock $stock, private FitPart $fit, private Knowledge $knowledge)
+    {
+    }
 
     public function use(Job $job, Part $part, int $quantity, ?string $position, Person $by): Job
     {

@@ -13,8 +13,10 @@ use OddBench\Proof\ProofPlan;
 /** Every computation by its name. */
 final readonly class Catalogue
 {
-    /** @param array<string, Computation> $computations */
-    private function __construct(private array $computations) {}
+    /** @param  array<string, Computation>  $computations */
+    private function __construct(private array $computations)
+    {
+    }
 
     public static function of(Knowledge $knowledge): self
     {

@@ -17,9 +17,11 @@ final class Beliefs
      * @param  list<int>  $present
      * @param  array<int, true>  $absent
      */
-    private function __construct(public readonly Network $network, public readonly array $present, public readonly array $absent) {}
+    private function __construct(public readonly Network $network, public readonly array $present, public readonly array $absent)
+    {
+    }
 
-    /** @param array<string, bool> $findings code => present */
+    /** @param  array<string, bool>  $findings code => present */
     public static function of(Network $network, array $findings): self
     {
         $index = array_flip($network->findings);
@@ -40,7 +42,7 @@ final class Beliefs
         return $this->ifAbsent([]);
     }
 
-    /** @param list<int> $more findings that would be absent as well */
+    /** @param  list<int>  $more findings that would be absent as well */
     public function ifAbsent(array $more): Posterior
     {
         sort($more);
@@ -86,7 +88,7 @@ final class Beliefs
         return $linked;
     }
 
-    /** @param list<int> $present */
+    /** @param  list<int>  $present */
     private function elimination(array $present): Elimination
     {
         return $this->eliminations[implode(',', $present)] ??= Elimination::for($this->network, $present);

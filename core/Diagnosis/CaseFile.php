@@ -30,7 +30,8 @@ final readonly class CaseFile
         public array $onShelf,
         public float $benchMinute,
         public array $partCosts,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  array<array-key, mixed>  $input  as `compute diagnose` takes it
@@ -76,7 +77,7 @@ final readonly class CaseFile
         return $findings;
     }
 
-    /** @param array<string, mixed> $given */
+    /** @param  array<string, mixed>  $given */
     private static function history(array $given, Knowledge $knowledge): Rates
     {
         $fields = Fields::of($given, 'history');
@@ -138,7 +139,7 @@ final readonly class CaseFile
         return $codes;
     }
 
-    /** @param array<array-key, mixed> $input */
+    /** @param  array<array-key, mixed>  $input */
     private static function flag(Fields $fields, array $input, string $key): bool
     {
         if (! $fields->has($key)) {

@@ -18,8 +18,10 @@ final readonly class CheckOutcomes
     /** An answer rarer than this is no answer. */
     private const LEAST = 1e-9;
 
-    /** @param array<string, int> $index finding code => index */
-    public function __construct(private Beliefs $beliefs, private array $index) {}
+    /** @param  array<string, int>  $index finding code => index */
+    public function __construct(private Beliefs $beliefs, private array $index)
+    {
+    }
 
     /** @return list<Outcome> empty when everything it yields is known already */
     public function of(Check $check): array

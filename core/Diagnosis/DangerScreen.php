@@ -15,8 +15,10 @@ final readonly class DangerScreen
     /** From this probability of a dangerous fault on, the machine is unplugged (common practice: one in five). */
     public const THRESHOLD = 0.2;
 
-    /** @param list<string> $because */
-    private function __construct(public bool $redTag, public array $because) {}
+    /** @param  list<string>  $because */
+    private function __construct(public bool $redTag, public array $because)
+    {
+    }
 
     /**
      * @param  array<int, Posterior>  $without  by absent finding: the belief had it not been looked for
@@ -45,7 +47,7 @@ final readonly class DangerScreen
         return new self($because !== [], $because);
     }
 
-    /** @param array<int, Posterior> $without */
+    /** @param  array<int, Posterior>  $without */
     private static function worst(Beliefs $beliefs, array $without, int $fault): float
     {
         $worst = $beliefs->now()->faults[$fault];

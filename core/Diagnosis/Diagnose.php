@@ -13,7 +13,9 @@ final readonly class Diagnose implements Computation
     /** A finding that moves a fault’s odds by less than this share speaks neither for nor against it. */
     private const SPEAKS = 0.03;
 
-    public function __construct(private Knowledge $knowledge) {}
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
 
     public function name(): string
     {

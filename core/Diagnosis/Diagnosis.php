@@ -21,7 +21,8 @@ final readonly class Diagnosis
         public DangerScreen $danger,
         public array $next,
         public array $faults,
-    ) {}
+    ) {
+    }
 
     /**
      * The likeliest faults under a belief, for “yes: liner 81 %”.

@@ -35,7 +35,7 @@ final class Elimination
     /** Logarithm of the leaks of present findings that no fault can cause. */
     private float $logOrphans = 0.0;
 
-    /** @param list<int> $present */
+    /** @param  list<int>  $present */
     private function __construct(private readonly Network $network, array $present)
     {
         $this->arrange($present);
@@ -51,7 +51,7 @@ final class Elimination
         return new self($network, $present);
     }
 
-    /** @param array<int, mixed> $absent keyed by the indices of the absent findings */
+    /** @param  array<int, mixed>  $absent keyed by the indices of the absent findings */
     public function posterior(array $absent): Posterior
     {
         $weights = $this->absentWeights($absent);
@@ -251,7 +251,7 @@ final class Elimination
         return $wide;
     }
 
-    /** @param list<int> $present */
+    /** @param  list<int>  $present */
     private function arrange(array $present): void
     {
         $waiting = [];

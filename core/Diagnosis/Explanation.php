@@ -28,7 +28,9 @@ final class Explanation
      * @param  array<int, float>  $costs  by fault: log odds and the absent findings, never above 0
      * @param  array<int, array<int, float>>  $shown  by fault: present finding => strength
      */
-    private function __construct(private readonly Network $network, private readonly array $costs, private readonly array $shown) {}
+    private function __construct(private readonly Network $network, private readonly array $costs, private readonly array $shown)
+    {
+    }
 
     /**
      * @param  array<int, true>  $circumstances  indices of findings that need no fault
@@ -93,7 +95,7 @@ final class Explanation
         }
     }
 
-    /** @param list<int> $set */
+    /** @param  list<int>  $set */
     private function offer(array $set, float $score): void
     {
         $same = abs($score - $this->bestScore) <= self::SAME;
@@ -103,7 +105,7 @@ final class Explanation
         }
     }
 
-    /** @param list<int> $set */
+    /** @param  list<int>  $set */
     private function simpler(array $set): bool
     {
         return count($set) !== count($this->best) ? count($set) < count($this->best) : $this->codes($set) < $this->codes($this->best);
@@ -121,7 +123,7 @@ final class Explanation
         return $codes;
     }
 
-    /** @param array<int, float> $misses */
+    /** @param  array<int, float>  $misses */
     private function fit(array $misses): float
     {
         $fit = 0.0;

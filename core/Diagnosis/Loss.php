@@ -20,7 +20,9 @@ final readonly class Loss
      * @param  list<float>  $mend  by fault
      * @param  list<float>  $comeback  by fault
      */
-    private function __construct(public array $mend, public array $comeback) {}
+    private function __construct(public array $mend, public array $comeback)
+    {
+    }
 
     public static function of(Network $network, Knowledge $knowledge, CaseFile $case): self
     {

@@ -30,7 +30,8 @@ final readonly class Network
         public array $leaks,
         public array $children,
         public array $parents,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<string>  $faults

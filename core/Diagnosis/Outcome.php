@@ -12,5 +12,7 @@ final readonly class Outcome
      * @param  array<string, bool>  $findings  what the answer says, finding code => present
      * @param  array<int, float>  $beliefs  by fault
      */
-    public function __construct(public string $answer, public array $findings, public float $probability, public array $beliefs) {}
+    public function __construct(public string $answer, public array $findings, public float $probability, public array $beliefs)
+    {
+    }
 }

@@ -11,5 +11,7 @@ final readonly class Posterior
      * @param  float  $logEvidence  natural logarithm of P(findings)
      * @param  list<float>  $faults  P(fault | findings), by index
      */
-    public function __construct(public float $logEvidence, public array $faults) {}
+    public function __construct(public float $logEvidence, public array $faults)
+    {
+    }
 }

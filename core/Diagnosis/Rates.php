@@ -30,7 +30,8 @@ final readonly class Rates
         private array $familyFaults,
         private int $shopJobs,
         private array $shopFaults,
-    ) {}
+    ) {
+    }
 
     public static function catalogue(): self
     {

@@ -23,5 +23,6 @@ final readonly class Step
         public bool $supervised,
         public float $savesPerMinute,
         public array $answers,
-    ) {}
+    ) {
+    }
 }

@@ -25,5 +25,6 @@ final readonly class Suspect
         public array $against,
         public array $behind,
         public array $brings,
-    ) {}
+    ) {
+    }
 }

@@ -13,8 +13,10 @@ final class Fields
     /** @var array<string, true> */
     private array $asked = [];
 
-    /** @param array<array-key, mixed> $values */
-    private function __construct(private readonly array $values, private readonly string $path) {}
+    /** @param  array<array-key, mixed>  $values */
+    private function __construct(private readonly array $values, private readonly string $path)
+    {
+    }
 
     /**
      * @param  array<array-key, mixed>  $values  decoded JSON

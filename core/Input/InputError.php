@@ -19,7 +19,7 @@ final class InputError extends DomainException
         return new self($field, $message);
     }
 
-    /** @param list<string> $known */
+    /** @param  list<string>  $known */
     public static function unknown(string $field, string $what, string $given, array $known): self
     {
         $nearest = Nearest::to($given, $known);

@@ -23,7 +23,8 @@ final readonly class Walk
         public bool $passedFind,
         public bool $workNoted,
         public array $missingProofs,
-    ) {}
+    ) {
+    }
 
     /**
      * Why a job cannot go to a station yet; empty when it can.

@@ -28,5 +28,6 @@ final readonly class Check
         public array $needs,
         public array $steps,
         public ?string $caution,
-    ) {}
+    ) {
+    }
 }

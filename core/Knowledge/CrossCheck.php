@@ -10,7 +10,9 @@ final class CrossCheck
     /** @var list<Mistake> */
     private array $mistakes = [];
 
-    private function __construct(private readonly Knowledge $knowledge) {}
+    private function __construct(private readonly Knowledge $knowledge)
+    {
+    }
 
     /** @return list<Mistake> */
     public static function of(Knowledge $knowledge): array

@@ -13,8 +13,10 @@ final class Entry
     /** @var array<string, true> */
     private array $asked = [];
 
-    /** @param array<array-key, mixed> $fields */
-    private function __construct(public readonly string $file, public readonly string $name, private readonly array $fields) {}
+    /** @param  array<array-key, mixed>  $fields */
+    private function __construct(public readonly string $file, public readonly string $name, private readonly array $fields)
+    {
+    }
 
     public static function of(string $file, string $name, mixed $fields): self
     {

@@ -18,5 +18,6 @@ final readonly class Family
         public string $letters,
         public array $traits,
         public array $positions,
-    ) {}
+    ) {
+    }
 }

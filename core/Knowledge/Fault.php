@@ -29,5 +29,6 @@ final readonly class Fault
         public array $behind,
         public array $brings,
         public array $cautions,
-    ) {}
+    ) {
+    }
 }

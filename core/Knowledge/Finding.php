@@ -23,5 +23,6 @@ final readonly class Finding
         public bool $askedAtBookIn,
         public bool $redTag,
         public ?string $absent,
-    ) {}
+    ) {
+    }
 }

@@ -28,7 +28,8 @@ final readonly class Knowledge
         public array $safetyQuestions,
         public array $subsystems,
         public array $partClasses,
-    ) {}
+    ) {
+    }
 
     /** @throws InputError */
     public function finding(string $code, string $field = 'finding'): Finding

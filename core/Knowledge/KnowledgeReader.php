@@ -10,7 +10,9 @@ final class KnowledgeReader
     /** @var list<Mistake> */
     private array $mistakes = [];
 
-    private function __construct() {}
+    private function __construct()
+    {
+    }
 
     /**
      * @param  array<string, mixed>  $files  path below the knowledge folder => decoded content

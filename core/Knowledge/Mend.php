@@ -17,5 +17,6 @@ final readonly class Mend
         public float $minutes,
         public array $touches,
         public array $parts,
-    ) {}
+    ) {
+    }
 }

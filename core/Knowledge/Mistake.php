@@ -7,7 +7,9 @@ namespace OddBench\Knowledge;
 /** Something wrong in a knowledge file: the file, the entry, the field and what would be right. */
 final readonly class Mistake
 {
-    public function __construct(public string $file, public string $entry, public string $field, public string $message) {}
+    public function __construct(public string $file, public string $entry, public string $field, public string $message)
+    {
+    }
 
     public function text(): string
     {

@@ -31,5 +31,6 @@ final readonly class Proof
         public ?float $most,
         public ?string $failsAs,
         public ?string $caution,
-    ) {}
+    ) {
+    }
 }

@@ -27,8 +27,10 @@ final readonly class Traits
         'material_supply' => ['open-spool', 'sealed-canister'],
     ];
 
-    /** @param array<string, string> $values */
-    private function __construct(public array $values) {}
+    /** @param  array<string, string>  $values */
+    private function __construct(public array $values)
+    {
+    }
 
     /**
      * @param  array<string, mixed>  $values
@@ -50,7 +52,7 @@ final readonly class Traits
         return new self($checked);
     }
 
-    /** @param array<string, list<string>> $needs trait => values, all of which must be met */
+    /** @param  array<string, list<string>>  $needs trait => values, all of which must be met */
     public function allow(array $needs): bool
     {
         foreach ($needs as $trait => $values) {

@@ -20,7 +20,9 @@ final readonly class Tag
 
     private const DIGITS = '2346789';
 
-    private function __construct(public string $family, public string $number, public string $check) {}
+    private function __construct(public string $family, public string $number, public string $check)
+    {
+    }
 
     /**
      * The n-th tag of a family, counted from 0: numbers of three digits first, then of four and so on.

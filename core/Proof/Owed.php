@@ -9,7 +9,9 @@ use OddBench\Knowledge\Proof;
 /** A proof that is owed, and why. */
 final readonly class Owed
 {
-    public function __construct(public Proof $proof, public string $because) {}
+    public function __construct(public Proof $proof, public string $because)
+    {
+    }
 
     /** Does a measured value pass? A proof without limits is judged by eye. */
     public function passes(float $value): bool

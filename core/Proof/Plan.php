@@ -9,8 +9,10 @@ use OddBench\Knowledge\Stage;
 /** The proofs a repair owes, stage by stage; a stage opens only when the ones before have passed. */
 final readonly class Plan
 {
-    /** @param list<Owed> $owed in the order of their stages */
-    public function __construct(public array $owed) {}
+    /** @param  list<Owed>  $owed in the order of their stages */
+    public function __construct(public array $owed)
+    {
+    }
 
     /** @return list<Stage> those that have something to do, in order */
     public function stages(): array

@@ -16,7 +16,9 @@ use OddBench\Knowledge\Traits;
 /** What was touched and mended decides what must be proved, in stages (common practice). */
 final readonly class ProofPlan implements Computation
 {
-    public function __construct(private Knowledge $knowledge) {}
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
 
     public function name(): string
     {

@@ -20,7 +20,8 @@ final readonly class Gate
         public array $openFaults,
         public bool $safetyAnswered,
         public bool $atSendOut,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  bool  $dangerWritten  the danger is put in writing for the owner

@@ -9,7 +9,9 @@ use OddBench\Input\InputError;
 /** What it takes to take a red tag off: the mended cause, a measurement and a second person’s signature. */
 final readonly class TagOff
 {
-    private function __construct(public string $cause, public string $measurement) {}
+    private function __construct(public string $cause, public string $measurement)
+    {
+    }
 
     /**
      * The first signature, by whoever did the work.

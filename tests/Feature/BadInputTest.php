@@ -169,7 +169,7 @@ final class BadInputTest extends BenchTestCase
         yield 'read-only edits' => [Role::ReadOnly, 'PATCH', '/jobs/{job}', ['complaint' => 'x', 'version' => 1]];
     }
 
-    /** @param array<string, mixed> $body */
+    /** @param  array<string, mixed>  $body */
     #[DataProvider('forbidden')]
     public function test_a_request_without_the_right(Role $role, string $method, string $path, array $body): void
     {

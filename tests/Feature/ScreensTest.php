@@ -34,7 +34,7 @@ final class ScreensTest extends BenchTestCase
         self::assertNotNull($groups['itself']['lines'][0]['until']);
         $this->travel(2)->hours();
         $later = collect((array) $this->getJson('/api/v1/bench')->json('groups'))->keyBy('code');
-        self::assertStringStartsWith('Has run', collect($later['ready']['lines'])->firstWhere('job', $running->id)['next']);
+        self::assertStringStartsWith('Has run', array_column($later['ready']['lines'], 'next', 'job')[$running->id]);
     }
 
     public function test_a_persons_hands_are_on_one_job_and_minutes_are_counted_where_they_were(): void

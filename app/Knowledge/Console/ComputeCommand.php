@@ -47,7 +47,7 @@ final class ComputeCommand extends Command
         return $input;
     }
 
-    /** @param array<string, mixed> $value */
+    /** @param  array<string, mixed>  $value */
     private function json(array $value): string
     {
         return json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);

@@ -98,7 +98,7 @@ final class MeasureCommand extends Command
         return $times;
     }
 
-    /** @param list<float> $values */
+    /** @param  list<float>  $values */
     private function median(array $values): float
     {
         sort($values);

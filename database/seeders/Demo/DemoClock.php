@@ -31,7 +31,7 @@ final class DemoClock
         $this->queue = new SplPriorityQueue;
     }
 
-    /** @param Generator<int, Beat> $story */
+    /** @param  Generator<int, Beat>  $story */
     public function add(int $at, Generator $story): void
     {
         // earliest first; those of the same moment in the order they were added

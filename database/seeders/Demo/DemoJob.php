@@ -67,7 +67,8 @@ final class DemoJob
         private readonly MoveJob $move,
         private readonly EditJob $edit,
         private readonly Hands $hands,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  array<string, Person>  $people

@@ -23,5 +23,6 @@ final readonly class DemoPlot
         public ?string $stopAt = null,
         public ?string $waitsFor = null,
         public ?string $waitsNote = null,
-    ) {}
+    ) {
+    }
 }

@@ -44,7 +44,9 @@ final class DemoShop
     /** @var list<array{string, string}> family, holder: machines not seen yet */
     private array $unseen = [];
 
-    public function __construct(private readonly Container $app, private readonly Knowledge $knowledge, private readonly RegisterMachine $register, private readonly MoveStock $stock, private readonly Hands $hands, private readonly EditJob $edit) {}
+    public function __construct(private readonly Container $app, private readonly Knowledge $knowledge, private readonly RegisterMachine $register, private readonly MoveStock $stock, private readonly Hands $hands, private readonly EditJob $edit)
+    {
+    }
 
     public static function costOf(string $number): int
     {
@@ -59,7 +61,7 @@ final class DemoShop
         return 100;
     }
 
-    /** @param callable(string): mixed $say */
+    /** @param  callable(string): mixed  $say */
     public function play(callable $say): void
     {
         config(['queue.default' => 'sync']);
@@ -219,7 +221,7 @@ final class DemoShop
         }
     }
 
-    /** @param list<string> $faults */
+    /** @param  list<string>  $faults */
     private function withDanger(array $faults): DemoTruth
     {
         $truth = DemoTruth::of($this->knowledge, $faults, $this->random);

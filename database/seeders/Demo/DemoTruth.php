@@ -15,7 +15,9 @@ final readonly class DemoTruth
      * @param  list<string>  $faults
      * @param  array<string, bool>  $shows  finding => present
      */
-    private function __construct(public array $faults, public array $shows) {}
+    private function __construct(public array $faults, public array $shows)
+    {
+    }
 
     public static function draw(Knowledge $knowledge, string $family, Randomizer $random): self
     {
@@ -34,7 +36,7 @@ final readonly class DemoTruth
         return self::of($knowledge, $faults, $random);
     }
 
-    /** @param list<string> $faults */
+    /** @param  list<string>  $faults */
     public static function of(Knowledge $knowledge, array $faults, Randomizer $random): self
     {
         $shows = [];
@@ -51,7 +53,7 @@ final readonly class DemoTruth
         return new self($faults, $shows);
     }
 
-    /** @param array<string, float> $rates */
+    /** @param  array<string, float>  $rates */
     private static function pick(array $rates, Randomizer $random): string
     {
         $at = $random->getInt(0, 999_999) / 1_000_000 * array_sum($rates);

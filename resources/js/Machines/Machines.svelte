@@ -1,18 +1,17 @@
 <script lang="ts">
   import { createInfiniteQuery } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
-  import { navigate, p } from '@/router';
+  import { p } from '@/router';
   import { here } from '@/Shop/session.svelte';
   import Field from '@/ui/Field.svelte';
   import { hours } from '@/ui/format';
-  import { onKeys } from '@/ui/keys';
+  import { rowKeys } from '@/ui/rows';
   import Tag from '@/ui/Tag.svelte';
 
   const me = here();
   let text = $state('');
   let family = $state('');
   let place = $state('');
-  let at = $state(-1);
 
   const places = {
     bench: 'on the bench',
@@ -46,22 +45,7 @@
   const shown = $derived(machines.data?.pages.flatMap((page) => page.machines) ?? []);
   const all = $derived(machines.data?.pages[0]?.all ?? 0);
 
-  function step(by: number): void {
-    at = Math.max(0, Math.min(shown.length - 1, at + by));
-    document.querySelector<HTMLElement>(`[data-line="${shown[at]?.tag}"]`)?.focus();
-  }
-  $effect(() =>
-    onKeys({
-      j: () => step(1),
-      k: () => step(-1),
-      Enter: () => {
-        const machine = shown[at];
-        if (machine && document.activeElement?.getAttribute('data-line') === machine.tag) {
-          navigate('/machines/:tag', { params: { tag: machine.tag } });
-        }
-      },
-    }),
-  );
+  $effect(() => rowKeys(() => shown.map((machine) => machine.tag)));
 </script>
 
 <svelte:head><title>Machines · Odd Bench</title></svelte:head>

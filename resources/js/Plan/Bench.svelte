@@ -7,7 +7,7 @@
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
   import { clock, promised, since } from '@/ui/format';
-  import { onKeys } from '@/ui/keys';
+  import { rowKeys } from '@/ui/rows';
   import Tag from '@/ui/Tag.svelte';
   import { Work } from '@/ui/work.svelte';
   import SmallRuler from './SmallRuler.svelte';
@@ -18,7 +18,6 @@
   const bench = createQuery(() => benchQuery());
   const groups = $derived(bench.data?.groups ?? []);
   const lines = $derived(groups.flatMap((group) => group.lines));
-  let at = $state(-1);
 
   const marks = {
     'hands-on': ['●', 'text-action'],
@@ -46,23 +45,7 @@
 
   const open = (line: BenchLine): string => p('/jobs/:id', { params: { id: String(line.job) } });
 
-  function step(by: number): void {
-    at = Math.max(0, Math.min(lines.length - 1, at + by));
-    document.querySelector<HTMLElement>(`[data-line="${lines[at]?.job}"]`)?.focus();
-  }
-
-  $effect(() =>
-    onKeys({
-      j: () => step(1),
-      k: () => step(-1),
-      Enter: () => {
-        const line = lines[at];
-        if (line && document.activeElement?.getAttribute('data-line') === String(line.job)) {
-          navigate('/jobs/:id', { params: { id: String(line.job) } });
-        }
-      },
-    }),
-  );
+  $effect(() => rowKeys(() => lines.map((line) => line.job)));
 </script>
 
 <svelte:head><title>Bench · Odd Bench</title></svelte:head>

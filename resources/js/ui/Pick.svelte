@@ -1,5 +1,6 @@
 <script lang="ts">
   import { Combobox } from 'bits-ui';
+  import { tick } from 'svelte';
 
   interface Item {
     code: string;
@@ -55,15 +56,19 @@
       .slice(0, 9);
   });
 
-  function pick(code: string): void {
+  async function pick(code: string): Promise<void> {
     if (code === '') return;
     onpick(code);
-    if (clears) {
-      text = '';
-      chosen = '';
-    } else {
+    if (!clears) {
       text = items.find((item) => item.code === code)?.name ?? '';
+      return;
     }
+    // the field puts the chosen name in by itself; wait for that, then empty it for the next
+    await tick();
+    chosen = '';
+    text = '';
+    open = false;
+    if (input instanceof HTMLInputElement) input.value = '';
   }
 </script>
 

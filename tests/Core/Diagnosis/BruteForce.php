@@ -54,7 +54,7 @@ final class BruteForce
         return [$total, array_map(static fn (BigRational $p): BigRational => $p->dividedBy($total)->simplified(), $with)];
     }
 
-    /** @param array<string, bool> $findings */
+    /** @param  array<string, bool>  $findings */
     private static function joint(Network $network, array $findings, int $set): float
     {
         $p = 1.0;
@@ -75,7 +75,7 @@ final class BruteForce
         return $p;
     }
 
-    /** @param array<string, bool> $findings */
+    /** @param  array<string, bool>  $findings */
     private static function exactJoint(Network $network, array $findings, int $set): BigRational
     {
         $one = BigRational::one();

@@ -63,7 +63,7 @@ final class CheckOutcomesTest extends TestCase
         self::assertSame([], (new CheckOutcomes(Beliefs::of($network, ['f' => false]), ['f' => 0]))->of($this->check(['f'])));
     }
 
-    /** @param list<string> $yields */
+    /** @param  list<string>  $yields */
     private function check(array $yields): Check
     {
         return new Check('look', 'Look', 1, State::Cold, false, false, false, $yields, [], [], null);

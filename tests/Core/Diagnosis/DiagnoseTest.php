@@ -32,7 +32,7 @@ final class DiagnoseTest extends TestCase
         yield 'a lump of plastic' => ['tern-220', ['blob-on-hotend' => $p], 'hotend-blob'];
     }
 
-    /** @param array<string, string> $findings */
+    /** @param  array<string, string>  $findings */
     #[DataProvider('stories')]
     public function test_the_likeliest_fault_is_what_it_was(string $family, array $findings, string $fault): void
     {
@@ -180,7 +180,7 @@ final class DiagnoseTest extends TestCase
         yield 'unknown fault in the history' => [['history' => ['jobs' => 1, 'faults' => ['belt-slak' => 1]]], 'history.faults.belt-slak', 'belt-slack'];
     }
 
-    /** @param array<string, mixed> $input */
+    /** @param  array<string, mixed>  $input */
     #[DataProvider('badInput')]
     public function test_bad_input_is_refused_by_its_field(array $input, string $field, string $hint): void
     {

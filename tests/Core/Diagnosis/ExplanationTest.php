@@ -66,7 +66,7 @@ final class ExplanationTest extends TestCase
         return true;
     }
 
-    /** @param list<int> $faults */
+    /** @param  list<int>  $faults */
     private function score(Network $network, Beliefs $beliefs, array $faults): float
     {
         $score = 0.0;

@@ -65,7 +65,7 @@ final class StepsTest extends TestCase
         yield 'no list' => [['type' => 'extruder', 'current_steps_per_mm' => 93, 'asked_mm' => 100, 'got_mm' => 98], 'got_mm'];
     }
 
-    /** @param array<string, mixed> $input */
+    /** @param  array<string, mixed>  $input */
     #[DataProvider('bad')]
     public function test_bad_input_is_refused_by_its_field(array $input, string $field): void
     {

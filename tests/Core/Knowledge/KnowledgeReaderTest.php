@@ -91,7 +91,7 @@ final class KnowledgeReaderTest extends TestCase
         }, 'letters: are taken by tern-220'];
     }
 
-    /** @param callable(array<string, mixed>): array<string, mixed> $spoil */
+    /** @param  callable(array<string, mixed>): array<string, mixed>  $spoil */
     #[DataProvider('mistakes')]
     public function test_a_mistake_is_named_by_file_entry_and_field(callable $spoil, string $message): void
     {

@@ -1,0 +1,26 @@
+import { defineConfig } from '@playwright/test';
+
+const flags = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+export default defineConfig({
+  testDir: 'tests/Browser',
+  outputDir: 'var/browser',
+  workers: 1,
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list']],
+  use: {
+    baseURL: process.env['ODD_BENCH_URL'] ?? 'http://localhost:8420',
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: flags },
+    trace: 'retain-on-failure',
+  },
+});
