@@ -10,8 +10,8 @@
   let qr = $state('');
 
   $effect(() => {
-    const address = `${location.origin}/machines/${tag}`;
-    void QRCode.toString(address, { type: 'svg', margin: 0, errorCorrectionLevel: 'M' }).then(
+    // the tag alone: a label outlives the address of the server
+    void QRCode.toString(tag, { type: 'svg', margin: 0, errorCorrectionLevel: 'M' }).then(
       (svg) => (qr = svg),
     );
   });
@@ -39,7 +39,7 @@
       class="flex items-center gap-[3mm] border border-ink bg-white p-[2.5mm] text-black print:border-0"
       style="width: 62mm; height: 29mm; box-sizing: border-box"
     >
-      <div class="shrink-0" style="width: 24mm; height: 24mm" role="img" aria-label="QR code of the passport">
+      <div class="shrink-0" style="width: 24mm; height: 24mm" role="img" aria-label="QR code of the tag">
         <!-- eslint-disable-next-line svelte/no-at-html-tags -- the library's own SVG, made here from the tag -->
         {@html qr}
       </div>
