@@ -25,6 +25,15 @@ final readonly class DiagnosisQuery
         return (new Diagnose($this->knowledge))->judge(CaseFile::read($this->input($job, $school), $this->knowledge));
     }
 
+    /** The powered check a lead signed for under the red tag, while it is not done. */
+    public function signedTest(Job $job): ?string
+    {
+        $job->loadMissing('machine.redTag.supervisedTest');
+        $test = $job->machine->redTag?->supervisedTest;
+
+        return $test === null || $test->done_at !== null ? null : $test->test;
+    }
+
     /** @return array<string, mixed> what `compute diagnose` would be given */
     public function input(Job $job, string $school): array
     {

@@ -26,6 +26,7 @@ final readonly class ShowDiagnosis
     public function of(Job $job, string $school): DiagnosisView
     {
         $diagnosis = $this->query->of($job, $school);
+        $signed = $this->query->signedTest($job);
         $history = $this->counts->ofFamily($job->machine->family);
         $shown = array_filter($diagnosis->suspects, static fn (Suspect $s): bool => $s->explains !== []);
         $present = array_fill_keys($job->findings->filter(fn (JobFinding $f): bool => $f->present)->pluck('code')->all(), true);
@@ -36,7 +37,7 @@ final readonly class ShowDiagnosis
             others: count($diagnosis->suspects) - count($shown),
             unexplained: array_map(fn (string $code): string => $this->knowledge->findings[$code]->name, $diagnosis->unexplained),
             danger: $diagnosis->danger->because,
-            next: array_map(fn (Step $s): StepView => $this->step($s, $diagnosis), array_slice($diagnosis->next, 0, self::STEPS)),
+            next: array_map(fn (Step $s): StepView => $this->step($s, $diagnosis, $job->machine->redTag !== null && $s->needsPower && $s->code !== $signed), array_slice($diagnosis->nextAtTheBench($signed), 0, self::STEPS)),
         );
     }
 
@@ -104,7 +105,7 @@ final readonly class ShowDiagnosis
         return $views;
     }
 
-    private function step(Step $s, Diagnosis $diagnosis): StepView
+    private function step(Step $s, Diagnosis $diagnosis, bool $wantsSignature): StepView
     {
         $check = $s->kind === 'check' ? $this->knowledge->checks[$s->code] : null;
         $fault = $check === null ? $this->knowledge->faults[$s->code] : null;
@@ -119,6 +120,7 @@ final readonly class ShowDiagnosis
             minutes: $s->minutes,
             state: $s->state,
             supervised: $s->supervised,
+            wantsSignature: $wantsSignature,
             qualified: $check->qualified ?? false,
             steps: $check === null ? [$fault->mend->do ?? ''] : $check->steps,
             caution: $check === null ? ($fault->cautions[0] ?? null) : $check->caution,

@@ -24,6 +24,7 @@ final readonly class StepView extends View
         #[OA\Property] public float $minutes,
         #[OA\Property] public string $state,
         #[OA\Property] public bool $supervised,
+        #[OA\Property(description: 'a lead signs for it first: the machine wears a red tag')] public bool $wantsSignature,
         #[OA\Property] public bool $qualified,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $steps,
         #[OA\Property] public ?string $caution,

@@ -27,7 +27,7 @@ final readonly class NextStep
     public function fill(Collection $jobs): void
     {
         $without = $jobs->filter(static fn (Job $job): bool => $job->next_step === null);
-        $without->loadMissing(['findings', 'confirmed', 'mends', 'proofResults', 'safetyAnswers', 'movements', 'machine.redTag']);
+        $without->loadMissing(['findings', 'confirmed', 'mends', 'proofResults', 'safetyAnswers', 'movements', 'machine.redTag.supervisedTest']);
         foreach ($without as $job) {
             [$step, $minutes] = $this->of($job);
             Job::query()->where(['id' => $job->id, 'version' => $job->version])->update(['next_step' => mb_substr($step, 0, 200), 'next_minutes' => $minutes]);
@@ -58,7 +58,7 @@ final readonly class NextStep
         if ($job->findings->isEmpty()) {
             return ['Say what it does', 3];
         }
-        $next = $this->diagnosis->of($job)->next[0] ?? null;
+        $next = $this->diagnosis->of($job)->nextAtTheBench($this->diagnosis->signedTest($job))[0] ?? null;
 
         return match ($next?->kind) {
             null => ['Confirm what it is', 1],

@@ -4,18 +4,19 @@ PG_BIN=/usr/lib/postgresql/15/bin
 
 secret() { php -r 'echo bin2hex(random_bytes(20));'; }
 
-alive() { [ -e "$1" ] && kill -0 "$(head -n1 "$1")" 2>/dev/null; }
+alive() { [ -e "$1" ] && kill -0 "$(head -n1 "$1" 2>/dev/null)" 2>/dev/null; }
 
 choose_ports() { # default web port, default database port
   local web="${WANT_PORT:-${WEB_PORT:-$1}}" db="${WANT_DB_PORT:-${DB_PORT:-$2}}"
-  if [ "$web" != "${WEB_PORT:-}" ] && alive "$RUN/nginx.pid"; then nginx_down; fi
-  if [ "$db" != "${DB_PORT:-}" ] && alive "$STATE/pg/postmaster.pid"; then services_down; fi
-  if ! alive "$RUN/nginx.pid" && port_taken "$web"; then
+  # what runs under its own port stays up until the new one is known to be free
+  if { [ "$web" != "${WEB_PORT:-}" ] || ! alive "$RUN/nginx.pid"; } && port_taken "$web"; then
     fail "Port $web is in use by another program." "Choose another: bin/odd-bench up --port $(free_port $((web + 1)))"
   fi
-  if ! alive "$STATE/pg/postmaster.pid" && port_taken "$db"; then
+  if { [ "$db" != "${DB_PORT:-}" ] || ! alive "$STATE/pg/postmaster.pid"; } && port_taken "$db"; then
     fail "Port $db, wanted for the database, is in use by another program." "Choose another: bin/odd-bench up --db-port $(free_port $((db + 1)))"
   fi
+  if [ "$db" != "${DB_PORT:-$db}" ]; then services_down; fi
+  if [ "$web" != "${WEB_PORT:-$web}" ]; then nginx_down; fi
   WEB_PORT="$web" DB_PORT="$db"
   printf 'WEB_PORT=%s\nDB_PORT=%s\n' "$web" "$db" >"$STATE/ports"
 }

@@ -74,6 +74,7 @@ final readonly class Diagnose implements Computation
             danger: $danger,
             next: (new NextSteps($this->knowledge, $case, $beliefs, $case->redTag || $danger->redTag))->ranked(),
             faults: $network->faults,
+            redTag: $case->redTag,
         );
     }
 

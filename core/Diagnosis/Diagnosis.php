@@ -13,6 +13,8 @@ final readonly class Diagnosis
      * @param  list<string>  $unexplained  present findings nothing possible explains
      * @param  list<Step>  $next  best first
      * @param  list<string>  $faults  codes, by the index the steps’ beliefs use
+     * @param  bool  $redTag  the machine wears a red tag
+     * @param  bool  $redTag  the machine wears a red tag
      */
     public function __construct(
         public array $suspects,
@@ -21,7 +23,31 @@ final readonly class Diagnosis
         public DangerScreen $danger,
         public array $next,
         public array $faults,
+        public bool $redTag,
     ) {
+    }
+
+    /**
+     * The next steps for somebody at the bench. Under a red tag the one test a lead signed for comes first, any other
+     * test under power last.
+     *
+     * @param  string|null  $signedTest  the check a lead signed for
+     * @return list<Step>
+     */
+    public function nextAtTheBench(?string $signedTest): array
+    {
+        if (! $this->danger->redTag && ! $this->redTag) {
+            return $this->next;
+        }
+        $turn = static fn (Step $step): int => match (true) {
+            $step->code === $signedTest => 0,
+            ! $step->needsPower => 1,
+            default => 2,
+        };
+        $steps = $this->next;
+        usort($steps, static fn (Step $a, Step $b): int => $turn($a) <=> $turn($b));
+
+        return $steps;
     }
 
     /**

@@ -68,6 +68,22 @@ final class RedTagTest extends BenchTestCase
         $this->assertRefused($this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['volts-on-frame' => false], 'check' => 'frame-voltage']), 409, 'check', 'red tag');
     }
 
+    public function test_a_powered_test_is_offered_last_and_wants_a_leads_signature(): void
+    {
+        $this->actingAs($this->person());
+        $job = $this->tagged();
+        $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['shock-felt' => true]])->assertOk();
+        $steps = fn (): array => array_column((array) $this->getJson("/api/v1/jobs/{$job->id}/diagnosis")->json('next'), null, 'code');
+
+        self::assertNotContains(array_values($steps())[0]['state'], ['powered', 'hot']);
+        $this->actingAs($this->person(Role::Lead));
+        $this->send('POST', "/jobs/{$job->id}/red-tag/supervised-test", ['check' => 'frame-voltage', 'besideTheSwitch' => 'Imre'])->assertOk();
+        foreach ($steps() as $code => $step) {
+            self::assertSame($code !== 'frame-voltage' && in_array($step['state'], ['powered', 'hot'], true), $step['wantsSignature'], (string) $code);
+        }
+        self::assertArrayHasKey('frame-voltage', $steps());
+    }
+
     public function test_a_tagged_machine_may_go_to_the_donor_shelf_or_to_scrap(): void
     {
         $this->actingAs($this->person());

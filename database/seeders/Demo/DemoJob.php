@@ -37,7 +37,7 @@ use Random\Randomizer;
 /** Plays one visit through the same actions the page uses. */
 final class DemoJob
 {
-    private const MOST_LOOKS = 5;
+    private const MOST_LOOKS = 6;
 
     private const SURE = 0.8;
 
@@ -272,13 +272,7 @@ final class DemoJob
     {
         $left = array_values(array_diff($truth->faults, $this->mended));
         yield new Beat($who, 6);
-        $telling = array_key_first($this->knowledge->faults[$left[0]]->shows);
-        foreach ($this->knowledge->faults[$left[0]]->shows as $finding => $strength) {
-            if ($strength->value === 'A' && ! $this->knowledge->findings[$finding]->redTag) {
-                $telling = $finding;
-                break;
-            }
-        }
+        $telling = $this->telling($left[0]);
         foreach ($this->job->findings()->where('code', $telling)->where('present', false)->get() as $wrong) {
             $this->job = app(\App\Diagnosis\WithdrawFinding::class)->withdraw($this->job, $wrong, $this->people[$who]);
         }
@@ -295,6 +289,21 @@ final class DemoJob
         yield from $this->fix($plot, $truth, $who);
         $this->mended = $truth->faults;
         $this->to(Station::Proof, $who);
+    }
+
+    /** The finding that shows a fault best: no circumstance, no sign of danger. */
+    private function telling(string $fault): string
+    {
+        $best = '';
+        $most = 0.0;
+        foreach ($this->knowledge->faults[$fault]->shows as $code => $strength) {
+            $finding = $this->knowledge->findings[$code];
+            if (! $finding->redTag && ! $finding->circumstance && $strength->probability() > $most) {
+                [$best, $most] = [$code, $strength->probability()];
+            }
+        }
+
+        return $best;
     }
 
     private function value(Owed $owed, bool $wrong): ?float

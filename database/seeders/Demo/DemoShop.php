@@ -217,21 +217,21 @@ final class DemoShop
         ];
         foreach ($plots as $i => [$days, $family, $faults, $plot]) {
             $at = $days === 0 ? $this->today->copy()->subMinutes(95 - 10 * $i) : $this->weekday($days)->setTime(8, 20 + 2 * $i);
-            $clock->add((int) $at->timestamp, $this->visit(false, $plot, $family, $this->withDanger($faults)));
+            $clock->add((int) $at->timestamp, $this->visit(false, $plot, $family, $this->withDanger($family, $faults)));
         }
     }
 
     /** @param  list<string>  $faults */
-    private function withDanger(array $faults): DemoTruth
+    private function withDanger(string $family, array $faults): DemoTruth
     {
-        $truth = DemoTruth::of($this->knowledge, $faults, $this->random);
+        $truth = DemoTruth::of($this->knowledge, $family, $faults, $this->random);
         if (! $this->knowledge->faults[$faults[0]]->danger) {
             return $truth;
         }
 
         // the sign of danger is told, so that the red tag goes on at Make safe
         do {
-            $truth = DemoTruth::of($this->knowledge, $faults, $this->random);
+            $truth = DemoTruth::of($this->knowledge, $family, $faults, $this->random);
         } while (! $truth->shows['connector-brown'] && ! $truth->shows['shock-felt']);
 
         return $truth;

@@ -33,16 +33,17 @@ final readonly class DemoTruth
             $faults[] = self::pick(array_diff_key($rates, array_flip($faults)), $random);
         }
 
-        return self::of($knowledge, $faults, $random);
+        return self::of($knowledge, $family, $faults, $random);
     }
 
     /** @param  list<string>  $faults */
-    public static function of(Knowledge $knowledge, array $faults, Randomizer $random): self
+    public static function of(Knowledge $knowledge, string $family, array $faults, Randomizer $random): self
     {
+        $possible = self::possible($knowledge, $family);
         $shows = [];
         foreach ($knowledge->findings as $finding) {
-            // nothing that is not behind the story: a stray danger would only confuse it
-            $miss = $finding->redTag ? 1.0 : 1 - $finding->leak / 4;
+            // nothing stray that this machine could not show, and no stray danger
+            $miss = $finding->redTag || ! isset($possible[$finding->code]) ? 1.0 : 1 - $finding->leak / 4;
             foreach ($faults as $code) {
                 $strength = $knowledge->faults[$code]->shows[$finding->code] ?? null;
                 $miss *= 1 - ($strength?->probability() ?? 0.0);
@@ -51,6 +52,18 @@ final readonly class DemoTruth
         }
 
         return new self($faults, $shows);
+    }
+
+    /** @return array<string, mixed> findings some fault of this family can show */
+    private static function possible(Knowledge $knowledge, string $family): array
+    {
+        $traits = Traits::of($knowledge->families[$family]->traits);
+        $possible = [];
+        foreach ($knowledge->faults as $fault) {
+            $possible += $traits->allow($fault->needs) ? $fault->shows : [];
+        }
+
+        return $possible;
     }
 
     /** @param  array<string, float>  $rates */

@@ -30,6 +30,7 @@
   let chosen = $state('');
   const step = $derived<Step | undefined>(diagnosis.next.find((s) => s.code === chosen) ?? diagnosis.next[0]);
   const others = $derived(diagnosis.next.filter((s) => s.code !== step?.code));
+  const can = $derived(may && !step?.wantsSignature);
   const several = $derived(step !== undefined && step.answers.length > 2);
   const findings = $derived(
     step?.answers.filter((a) => !['present', 'absent', 'none', 'several'].includes(a.answer)) ?? [],
@@ -50,13 +51,13 @@
 
   /** A check of one finding is answered with yes or no; which finding that is, the step's answers do not say, so the check does. */
   function answerOne(present: boolean): void {
-    if (!step || busy || !may) return;
+    if (!step || busy || !can) return;
     const code = step.finding;
     if (step.kind === 'check' && code) void record({ [code]: present }, step.code);
   }
 
   async function answerSeveral(): Promise<void> {
-    if (!step) return;
+    if (!step || !can) return;
     const told = Object.fromEntries(
       findings.map((finding) => [finding.answer, seen[finding.answer] === true]),
     );
@@ -83,6 +84,11 @@
       {#if step.supervised}<p class="mt-1 text-sm font-semibold text-waiting">
           △ Somebody beside the switch
         </p>{/if}
+      {#if step.wantsSignature}
+        <p class="mt-1 text-sm font-semibold text-red">
+          ▲ Red tag: only when a lead has signed for this one test, above
+        </p>
+      {/if}
       {#if step.qualified}<p class="mt-1 text-sm font-semibold text-waiting">
           △ Qualified people only; local rules decide
         </p>{/if}
@@ -95,7 +101,7 @@
       {/if}
       {#if step.kind === 'check'}
         {#if several}
-          <fieldset class="mt-2" disabled={!may}>
+          <fieldset class="mt-2" disabled={!can}>
             <legend class="text-sm text-quiet">What is there? Tick it.</legend>
             {#each findings as finding (finding.answer)}
               <label
@@ -116,7 +122,7 @@
               </label>
             {/each}
           </fieldset>
-          {#if may}
+          {#if can}
             <div class="mt-2 flex flex-wrap gap-2">
               <Button kind="main" {busy} onclick={answerSeveral}
                 >{anySeen ? 'These' : 'None of these'}{#if !anySeen}<Key light>n</Key>{/if}</Button
@@ -132,7 +138,7 @@
               <dd>{leads(answer)}</dd>
             {/each}
           </dl>
-          {#if may}
+          {#if can}
             <div class="mt-2.5 flex flex-wrap gap-2">
               <Button kind="main" {busy} onclick={() => answerOne(true)}>Yes <Key light>y</Key></Button>
               <Button {busy} onclick={() => answerOne(false)}>No <Key>n</Key></Button>

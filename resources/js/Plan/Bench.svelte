@@ -91,7 +91,9 @@
                         ><span class="bg-red px-0.5">RED TAG</span></span
                       >{/if}{line.next}
                   </span>
-                  <span class="text-sm text-quiet xl:hidden">{line.familyName}</span>
+                  <span class="text-sm text-quiet xl:hidden"
+                    >{line.familyName}{line.handsOf ? ' · ' : ''}</span
+                  >
                   {#if line.handsOf}<span class="text-sm text-quiet">{line.handsOf}</span>{/if}
                 </span>
                 <span class="text-right whitespace-nowrap">

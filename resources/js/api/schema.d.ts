@@ -856,6 +856,8 @@ export interface components {
             minutes: number;
             state: string;
             supervised: boolean;
+            /** @description a lead signs for it first: the machine wears a red tag */
+            wantsSignature: boolean;
             qualified: boolean;
             steps: string[];
             caution: string | null;
