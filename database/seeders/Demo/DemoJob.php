@@ -338,6 +338,12 @@ final class DemoJob
         return $told;
     }
 
+    /** @return list<string> signs of danger an owner would notice */
+    private function dangers(DemoTruth $truth): array
+    {
+        return array_values(array_filter(array_keys($truth->shows, true, true), fn (string $code): bool => isset(DemoCast::WORDS[$code]) && $this->knowledge->findings[$code]->redTag));
+    }
+
     private function complaint(DemoPlot $plot, DemoTruth $truth): string
     {
         if ($plot->kind !== JobKind::Repair) {
@@ -348,7 +354,7 @@ final class DemoJob
                 default => 'Bought as “works, just needs cleaning”.',
             };
         }
-        $words = array_map(static fn (string $code): string => DemoCast::WORDS[$code], array_slice($this->told($truth), 0, 2));
+        $words = array_map(static fn (string $code): string => DemoCast::WORDS[$code], array_slice([...$this->dangers($truth), ...$this->told($truth)], 0, 2));
 
         return $words === [] ? 'Something is not right with the prints' : ucfirst(implode(', and ', $words));
     }
