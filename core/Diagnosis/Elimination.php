@@ -15,30 +15,10 @@ use OddBench\Input\InputError;
  * into the priors in linear time (Heckerman 1989). One backward pass gives every marginal. The order of folding is the
  * greedy least-width one over the findings.
  */
-final class Elimination
+final readonly class Elimination
 {
-    /** The widest open frontier: 2^16 numbers. */
-    private const WIDEST = 16;
-
-    private const OPEN = 0;
-
-    private const FOLD = 1;
-
-    private const CLOSE = 2;
-
-    /** @var list<array{int, int, array<int, float>}> kind, fault or finding or bit, bit => strength */
-    private array $plan = [];
-
-    /** @var array<int, true> faults that touch a present finding */
-    private array $linked = [];
-
-    /** Logarithm of the leaks of present findings that no fault can cause. */
-    private float $logOrphans = 0.0;
-
-    /** @param  list<int>  $present */
-    private function __construct(private readonly Network $network, array $present)
+    private function __construct(private Network $network, private FoldingOrder $order)
     {
-        $this->arrange($present);
     }
 
     /**
@@ -48,20 +28,20 @@ final class Elimination
      */
     public static function for(Network $network, array $present): self
     {
-        return new self($network, $present);
+        return new self($network, FoldingOrder::of($network, $present));
     }
 
     /** @param  array<int, mixed>  $absent keyed by the indices of the absent findings */
     public function posterior(array $absent): Posterior
     {
         $weights = $this->absentWeights($absent);
-        $log = $this->logOrphans;
+        $log = $this->order->logOrphans;
         foreach (array_keys($absent) as $finding) {
             $log += log(1 - $this->network->leaks[$finding]);
         }
         $marginals = [];
         foreach ($this->network->priors as $fault => $prior) {
-            if (! isset($this->linked[$fault])) {
+            if (! isset($this->order->linked[$fault])) {
                 $there = $prior * $weights[$fault];
                 $all = 1 - $prior + $there;
                 $marginals[$fault] = $there / $all;
@@ -101,8 +81,8 @@ final class Elimination
         $v = [1.0];
         $before = $scales = [];
         $logScale = 0.0;
-        foreach ($this->plan as $step => [$kind, $which, $bits]) {
-            if ($kind === self::OPEN) {
+        foreach ($this->order->steps as $step => [$kind, $which, $bits]) {
+            if ($kind === FoldingOrder::OPEN) {
                 $leak = $this->network->leaks[$which];
                 $stay = 1 - $leak;
                 $size = count($v);
@@ -112,7 +92,7 @@ final class Elimination
                 for ($s = 0; $s < $size; $s++) {
                     $v[$s] *= $stay;
                 }
-            } elseif ($kind === self::FOLD) {
+            } elseif ($kind === FoldingOrder::FOLD) {
                 $before[$step] = $v;
                 $there = $this->network->priors[$which] * $weights[$which];
                 $not = 1 - $this->network->priors[$which];
@@ -143,11 +123,11 @@ final class Elimination
     private function backward(array $weights, array $before, array $scales, float $last, array &$marginals): void
     {
         $b = [1.0];
-        for ($step = count($this->plan) - 1; $step >= 0; $step--) {
-            [$kind, $which, $bits] = $this->plan[$step];
-            if ($kind === self::CLOSE) {
+        for ($step = count($this->order->steps) - 1; $step >= 0; $step--) {
+            [$kind, $which, $bits] = $this->order->steps[$step];
+            if ($kind === FoldingOrder::CLOSE) {
                 $b = $this->spread($b, $which, $scales[$step]);
-            } elseif ($kind === self::FOLD) {
+            } elseif ($kind === FoldingOrder::FOLD) {
                 $there = $this->network->priors[$which] * $weights[$which];
                 $not = 1 - $this->network->priors[$which];
                 $back = $this->causeBackward($b, $bits);
@@ -249,98 +229,5 @@ final class Elimination
         }
 
         return $wide;
-    }
-
-    /** @param  list<int>  $present */
-    private function arrange(array $present): void
-    {
-        $waiting = [];
-        foreach ($present as $finding) {
-            $faults = $this->network->parents[$finding];
-            if ($faults === []) {
-                $this->logOrphans += log($this->network->leaks[$finding]);
-            } else {
-                $waiting[$finding] = array_fill_keys($faults, true);
-            }
-        }
-        $shown = [];
-        foreach ($waiting as $finding => $faults) {
-            foreach (array_keys($faults) as $fault) {
-                $shown[$fault][$finding] = $this->network->children[$fault][$finding];
-                $this->linked[$fault] = true;
-            }
-        }
-        /** @var list<int> $open findings in the order of their bits */
-        $open = [];
-        while ($waiting !== []) {
-            $next = $this->narrowest($waiting, $shown, $open);
-            foreach ($this->fewestNewFirst(array_keys($waiting[$next]), $shown, $open) as $fault) {
-                foreach (array_keys($shown[$fault]) as $finding) {
-                    if (! in_array($finding, $open, true)) {
-                        $this->plan[] = [self::OPEN, $finding, []];
-                        $open[] = $finding;
-                    }
-                    unset($waiting[$finding][$fault]);
-                }
-                if (count($open) > self::WIDEST) {
-                    throw InputError::at('findings', 'These findings hang together too widely to be worked out exactly: '.count($present).' are present. Withdraw the vaguest ones.');
-                }
-                $bits = [];
-                foreach ($shown[$fault] as $finding => $strength) {
-                    $bits[1 << (int) array_search($finding, $open, true)] = $strength;
-                }
-                $this->plan[] = [self::FOLD, $fault, $bits];
-            }
-            foreach ($open as $finding) {
-                if ($waiting[$finding] === []) {
-                    $place = (int) array_search($finding, $open, true);
-                    $this->plan[] = [self::CLOSE, 1 << $place, []];
-                    array_splice($open, $place, 1);
-                    unset($waiting[$finding]);
-                }
-            }
-        }
-    }
-
-    /**
-     * The waiting finding that can be closed with the fewest open.
-     *
-     * @param  non-empty-array<int, array<int, true>>  $waiting
-     * @param  array<int, array<int, float>>  $shown
-     * @param  list<int>  $open
-     */
-    private function narrowest(array $waiting, array $shown, array $open): int
-    {
-        $best = array_key_first($waiting);
-        $least = PHP_INT_MAX;
-        foreach ($waiting as $finding => $faults) {
-            $width = array_fill_keys($open, true);
-            foreach (array_keys($faults) as $fault) {
-                $width += $shown[$fault];
-            }
-            if (count($width) < $least) {
-                [$best, $least] = [$finding, count($width)];
-            }
-        }
-
-        return $best;
-    }
-
-    /**
-     * @param  list<int>  $faults
-     * @param  array<int, array<int, float>>  $shown
-     * @param  list<int>  $open
-     * @return list<int>
-     */
-    private function fewestNewFirst(array $faults, array $shown, array $open): array
-    {
-        $known = array_flip($open);
-        $new = [];
-        foreach ($faults as $fault) {
-            $new[$fault] = count(array_diff_key($shown[$fault], $known));
-        }
-        asort($new);
-
-        return array_keys($new);
     }
 }
