@@ -18,7 +18,7 @@ foreach (['SERVICES' => 'services', 'PACKAGES' => 'packages', 'CONFIG' => 'confi
 }
 if (! is_dir("{$state}/cache")) {
     @mkdir("{$state}/cache", 0755, true);
-    foreach (['storage/framework/views', 'storage/framework/cache', 'storage/framework/sessions', 'storage/logs'] as $folder) {
+    foreach (['storage/framework/views', 'storage/framework/cache', 'storage/framework/sessions', 'storage/logs', 'storage/app'] as $folder) {
         @mkdir("{$state}/{$folder}", 0755, true);
     }
 }

@@ -25,6 +25,7 @@ command_test() {
   if [ "$only" != php ]; then
     step "Demo shop" site_artisan odd-bench:demo --if-empty
     services_wait
+    loud "The demo shop" env DB_PORT="$DB_PORT" DB_PASSWORD="$(sed -n 's/^DB_PASSWORD=//p' "$STATE/secrets")" vendor/bin/phpunit --testsuite Demo
     loud "The page in a browser" env ODD_BENCH_URL="http://localhost:$WEB_PORT" npx playwright test
   fi
   services_down
@@ -59,5 +60,5 @@ test_php() {
   local password
   password="$(sed -n 's/^DB_PASSWORD=//p' "$STATE/secrets")"
   PGPASSWORD="$password" "$PG_BIN/psql" -q -h 127.0.0.1 -p "$DB_PORT" -U odd_bench -d postgres -c 'CREATE DATABASE odd_bench_test'
-  DB_PORT="$DB_PORT" DB_PASSWORD="$password" vendor/bin/phpunit
+  DB_PORT="$DB_PORT" DB_PASSWORD="$password" vendor/bin/phpunit --testsuite Core,Feature
 }

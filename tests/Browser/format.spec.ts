@@ -1,0 +1,42 @@
+import { expect, test } from '@playwright/test';
+import { day, factor, hours, money, number, percent, promised, since } from '../../resources/js/ui/format';
+
+// how the page says figures; no browser is needed for these
+
+test('a probability is never shown as surer than it is', () => {
+  expect([0.0004, 0.0049, 0.005, 0.126, 0.81, 0.994, 0.9951, 1].map(percent)).toEqual([
+    '<1',
+    '<1',
+    '1',
+    '13',
+    '81',
+    '99',
+    '>99',
+    '100',
+  ]);
+});
+
+test('factors are short', () => {
+  expect([0.02, 0.5, 1.3, 6.54, 21.4, 240].map(factor)).toEqual(['<0.1', '0.5', '1.3', '6.5', '21', '>99']);
+});
+
+test('numbers are read as people type them, and nothing else is', () => {
+  expect(['2318,5', ' 12.0 ', '1 200', '-3'].map(number)).toEqual([2318.5, 12, 1200, -3]);
+  expect(['', '12 mm', '1.2.3', 'abc', '1,2,3'].map(number)).toEqual([null, null, null, null, null]);
+});
+
+test('days are said as at the bench', () => {
+  const now = new Date('2026-11-24T10:00:00Z');
+  expect(
+    ['2026-11-24', '2026-11-25', '2026-11-27', '2026-12-04', '2026-11-20'].map((d) => promised(d, now)),
+  ).toEqual(['today', 'tomorrow', 'Fri', '4 Dec', '20 Nov']);
+  expect(since('2026-11-24T08:10:00Z', 'UTC', now)).toBe('since 08:10');
+  expect(since('2026-11-23T08:10:00Z', 'UTC', now)).toBe('yesterday');
+  expect(since('2026-11-15T08:10:00Z', 'UTC', now)).toBe('9 days');
+  expect(day('2026-11-24T23:30:00Z', 'Europe/Berlin')).toBe('25 Nov 2026');
+});
+
+test('hours and money', () => {
+  expect([null, 12.35, 2318.4, 12345].map(hours)).toEqual(['–', '12.4', '2318', '12,345']);
+  expect(money(290458, 'EUR')).toBe('€2,904.58');
+});
