@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { station } from './shop';
+import { hasNoBarriers, station } from './shop';
 
 /** Presses Tab until the thing wanted has the focus. */
 async function tabTo(page: Page, role: string, name: RegExp): Promise<void> {
@@ -31,6 +31,7 @@ const press = async (page: Page, name: RegExp): Promise<void> => {
 test('the whole visit with the keyboard alone', async ({ page }) => {
   await page.goto('/');
   await expect(page.getByLabel('Login')).toBeFocused();
+  await hasNoBarriers(page, 'login');
   await page.keyboard.type('imre');
   await page.keyboard.press('Tab');
   await page.keyboard.type('harbour-quay');
@@ -128,4 +129,5 @@ test('the whole visit with the keyboard alone', async ({ page }) => {
   await page.keyboard.press('Escape');
   await page.keyboard.press('Shift+?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await hasNoBarriers(page, 'keys');
 });

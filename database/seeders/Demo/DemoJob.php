@@ -26,9 +26,11 @@ use App\Stock\MoveStock;
 use App\Stock\Part;
 use App\Stock\UsePart;
 use Generator;
+use Illuminate\Support\Str;
 use OddBench\Intake\Began;
 use OddBench\Intake\JobKind;
 use OddBench\Intake\Station;
+use OddBench\Knowledge\Family;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Proof\Owed;
 use OddBench\Release\Destination;
@@ -206,7 +208,7 @@ final class DemoJob
     private function parts(array $classes, string $who): Generator
     {
         foreach ($classes as $class) {
-            $part = Part::query()->where('class', $class)->orderByDesc('on_hand')->orderBy('id')->firstOrFail();
+            $part = $this->fitting($class);
             if ($part->on_hand === 0) {
                 $this->job = $this->edit->wait($this->job, 'part', "{$part->name}, ordered", null, $this->job->version, $this->people[$who]);
                 yield new Beat('sam', 3, 60 * 24 * $this->random->getInt(2, 6));
@@ -216,6 +218,18 @@ final class DemoJob
             yield new Beat($who, 1);
             $this->job = $this->use->use($this->job->refresh(), $part, 1, $this->position($class), $this->people[$who]);
         }
+    }
+
+    /** A part of the class that is made for this family, or else one made for none in particular. */
+    private function fitting(string $class): Part
+    {
+        $birds = array_map(static fn (Family $family): string => explode(' ', $family->name)[0], $this->knowledge->families);
+        $parts = Part::query()->where('class', $class)->orderByDesc('on_hand')->orderBy('id')->get();
+        $own = $birds[$this->job->machine->family];
+
+        return $parts->first(static fn (Part $part): bool => str_contains($part->name, $own))
+            ?? $parts->first(static fn (Part $part): bool => ! Str::contains($part->name, $birds))
+            ?? $parts->firstOrFail();
     }
 
     private function position(string $class): ?string
