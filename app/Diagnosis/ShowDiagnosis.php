@@ -124,7 +124,7 @@ final readonly class ShowDiagnosis
             qualified: $check->qualified ?? false,
             steps: $check === null ? [$fault->mend->do ?? ''] : $check->steps,
             caution: $check === null ? ($fault->cautions[0] ?? null) : $check->caution,
-            answers: array_map(fn (Outcome $o): AnswerView => new AnswerView($o->answer, $this->answerName($o->answer), $o->probability, $this->beliefs($diagnosis->leadsTo($o->beliefs))), $s->answers),
+            answers: array_map(fn (Outcome $o): AnswerView => new AnswerView($o->answer, $this->answerName($o->answer), $o->probability, $this->beliefs(in_array($o->answer, ['present', 'absent'], true) ? $diagnosis->leadsTo($o->beliefs) : $diagnosis->raises($o->beliefs))), $s->answers),
         );
     }
 

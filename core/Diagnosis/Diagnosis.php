@@ -66,4 +66,26 @@ final readonly class Diagnosis
 
         return $leads;
     }
+
+    /**
+     * The fault an answer speaks for most: the one whose probability it raises furthest.
+     *
+     * @param  array<int, float>  $beliefs  by fault
+     * @return array<string, float> fault => probability
+     */
+    public function raises(array $beliefs): array
+    {
+        $now = [];
+        foreach ($this->suspects as $suspect) {
+            $now[$suspect->code] = $suspect->probability;
+        }
+        $risen = [];
+        foreach ($beliefs as $fault => $probability) {
+            $risen[$fault] = $probability - ($now[$this->faults[$fault]] ?? 0.0);
+        }
+        arsort($risen);
+        $most = array_key_first($risen);
+
+        return $most === null ? [] : [$this->faults[$most] => $beliefs[$most]];
+    }
 }
