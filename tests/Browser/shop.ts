@@ -19,6 +19,8 @@ export async function hasNoBarriers(page: Page, screen: string): Promise<void> {
 
 /** Nothing sticks out sideways. */
 export async function fitsAcross(page: Page): Promise<void> {
+  // with everything on it that comes from the server
+  await page.waitForLoadState('networkidle');
   const over = await page.evaluate(
     () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
   );

@@ -199,9 +199,10 @@ test('lists, narrow screens and very long words', async ({ page }) => {
   }
   const job = page.url();
   await page.setViewportSize({ width: 768, height: 1000 });
-  for (const path of ['/', '/machines', '/shelf', job]) {
+  for (const path of ['/', '/machines', '/shelf', '/shelf/NOZZ-9171', '/book-in', job]) {
     await page.goto(path);
     await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
+    await expect(page.getByRole('main')).toBeVisible();
     await fitsAcross(page);
   }
 });

@@ -76,14 +76,14 @@
         <a
           href={p('/machines/:tag', { params: { tag: machine.tag } })}
           data-line={machine.tag}
-          class="grid min-h-11 grid-cols-[auto_1fr_auto] items-center gap-x-4 py-1 hover:bg-wash focus-visible:bg-wash md:grid-cols-[200px_150px_minmax(0,1fr)_130px_100px_130px]"
+          class="grid min-h-11 grid-cols-[auto_1fr_auto] items-center gap-x-4 py-1 hover:bg-wash focus-visible:bg-wash md:grid-cols-[200px_minmax(0,1fr)_90px_120px] xl:grid-cols-[200px_150px_minmax(0,1fr)_130px_100px_130px]"
         >
           <Tag tag={machine.tag} red={machine.redTag} />
           <span>{machine.familyName}</span>
-          <span class="truncate text-quiet max-md:hidden"
+          <span class="truncate text-quiet max-xl:hidden"
             >{machine.owner ?? (machine.heldAs === 'farm' ? 'own farm' : 'bought for resale')}</span
           >
-          <span class="font-mono text-sm text-quiet max-md:hidden">{machine.serial ?? ''}</span>
+          <span class="font-mono text-sm text-quiet max-xl:hidden">{machine.serial ?? ''}</span>
           <span class="text-right max-md:hidden"
             ><span class="fig">{hours(machine.hours)}</span> <span class="text-sm text-quiet">h</span></span
           >
