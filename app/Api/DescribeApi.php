@@ -87,12 +87,6 @@ final readonly class DescribeApi
             foreach ($rules['properties'] ?? [] as $name => $schema) {
                 $parameters[] = ['name' => $name, 'in' => 'query', 'required' => in_array($name, $rules['required'], true), 'schema' => $schema];
             }
-            if ($method->getNumberOfParameters() > 0 && $rules === null && str_ends_with($method->getDeclaringClass()->getName(), 'DiagnosisController')) {
-                $parameters[] = ['name' => 'school', 'in' => 'query', 'required' => false, 'schema' => ['type' => 'string', 'enum' => ['measure-first', 'swap-first']]];
-            }
-            if (str_ends_with($method->getDeclaringClass()->getName(), 'MachineController') && $rules === null) {
-                $parameters[] = ['name' => 'olderThan', 'in' => 'query', 'required' => false, 'schema' => ['type' => 'integer']];
-            }
         } elseif ($rules !== null) {
             $operation['requestBody'] = ['required' => true, 'content' => ['application/json' => ['schema' => $rules]]];
         }

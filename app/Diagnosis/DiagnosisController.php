@@ -8,7 +8,6 @@ use App\Intake\Job;
 use App\Intake\JobView;
 use App\Intake\ShowJob;
 use App\Shop\Here;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 
 final readonly class DiagnosisController
@@ -17,11 +16,9 @@ final readonly class DiagnosisController
     {
     }
 
-    public function show(int $job, Request $request, ShowDiagnosis $diagnosis): DiagnosisView
+    public function show(int $job, ShowDiagnosisRequest $request, ShowDiagnosis $diagnosis): DiagnosisView
     {
-        $school = $request->string('school')->toString();
-
-        return $diagnosis->of(Job::query()->with(['findings', 'machine.redTag'])->findOrFail($job), $school === '' ? 'measure-first' : $school);
+        return $diagnosis->of(Job::query()->with(['findings', 'machine.redTag'])->findOrFail($job), $request->words('school') ?? 'measure-first');
     }
 
     public function record(int $job, RecordFindingsRequest $request, RecordFinding $record): JobView

@@ -11,7 +11,6 @@ use App\Proof\ProofResult;
 use App\Release\Release;
 use App\Repair\Mend;
 use App\Safety\SafetyAnswer;
-use App\Shop\Person;
 use App\Stock\Movement;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -75,12 +74,6 @@ final class Job extends Model
     public function machine(): BelongsTo
     {
         return $this->belongsTo(Machine::class);
-    }
-
-    /** @return BelongsTo<Person, $this> */
-    public function openedBy(): BelongsTo
-    {
-        return $this->belongsTo(Person::class, 'opened_by');
     }
 
     /** @return HasMany<JobFinding, $this> */

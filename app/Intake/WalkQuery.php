@@ -22,7 +22,6 @@ final readonly class WalkQuery
         $job->loadMissing(['confirmed', 'mends', 'proofResults', 'safetyAnswers', 'machine.redTag', 'movements']);
 
         return new Walk(
-            kind: $job->kind,
             safetyAnswered: $this->safety->unanswered($job) === [],
             redTag: $job->machine->redTag !== null,
             confirmed: $job->confirmed->count(),

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
-use Illuminate\Http\Request;
 use OddBench\Knowledge\Knowledge;
 
 final readonly class MachineController
@@ -47,11 +46,9 @@ final readonly class MachineController
         );
     }
 
-    public function show(string $tag, Request $request, PassportQuery $passport): PassportView
+    public function show(string $tag, ShowMachineRequest $request, PassportQuery $passport): PassportView
     {
-        $olderThan = $request->integer('olderThan');
-
-        return $passport->of(Machine::known($tag), $olderThan > 0 ? $olderThan : null);
+        return $passport->of(Machine::known($tag), $request->wholeOrNull('olderThan'));
     }
 
     /** @return list<string> */

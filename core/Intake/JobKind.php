@@ -12,10 +12,4 @@ enum JobKind: string
     case Upgrade = 'upgrade';
     case Inspection = 'inspection';
     case Refurbish = 'refurbish';
-
-    /** Something is broken, so Find ends with a fault or with the reason why there is none. */
-    public function looksForFault(): bool
-    {
-        return $this === self::Repair;
-    }
 }

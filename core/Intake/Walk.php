@@ -16,7 +16,6 @@ final readonly class Walk
      * @param  list<string>  $missingProofs  names of the proofs still owed
      */
     public function __construct(
-        public JobKind $kind,
         public bool $safetyAnswered,
         public bool $redTag,
         public int $confirmed,

@@ -32,11 +32,6 @@ enum Stage: string
         };
     }
 
-    public function needsPower(): bool
-    {
-        return $this !== self::Cold;
-    }
-
     /** Minutes of hands one proof of this stage takes (common practice). */
     public function handsMinutes(): int
     {

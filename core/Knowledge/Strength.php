@@ -21,15 +21,4 @@ enum Strength: string
             self::Rarely => 0.1,
         };
     }
-
-    /** For a sentence: “a cooked liner often shows this”. */
-    public function word(): string
-    {
-        return match ($this) {
-            self::Always => 'almost always',
-            self::Often => 'often',
-            self::Sometimes => 'sometimes',
-            self::Rarely => 'rarely',
-        };
-    }
 }

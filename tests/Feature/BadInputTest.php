@@ -257,4 +257,16 @@ final class BadInputTest extends BenchTestCase
         $this->actingAs($this->person());
         $this->getJson('/api/v1/jobs/999999')->assertNotFound()->assertHeader('Content-Type', 'application/problem+json');
     }
+
+    public function test_a_question_asked_wrongly_is_refused_by_its_field(): void
+    {
+        $this->actingAs($this->person());
+        $job = $this->job();
+
+        $this->assertRefused($this->send('GET', "/jobs/{$job->id}/diagnosis?school=guess"), 422, 'school', 'school');
+        $this->assertRefused($this->send('GET', "/machines/{$job->machine->tag}?olderThan=soon"), 422, 'olderThan', 'older than');
+        $this->assertRefused($this->send('GET', '/scan'), 422, 'text', 'text');
+        $this->assertRefused($this->send('GET', '/machines?place=moon'), 422, 'place', 'place');
+        $this->send('GET', "/jobs/{$job->id}/diagnosis?school=swap-first")->assertOk();
+    }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Core\Release;
 
 use OddBench\Input\InputError;
-use OddBench\Intake\JobKind;
 use OddBench\Intake\Station;
 use OddBench\Intake\Walk;
 use OddBench\Release\Destination;
@@ -43,26 +42,26 @@ final class GateTest extends TestCase
 
     public function test_a_job_leaves_a_station_only_with_what_it_must_have(): void
     {
-        $fresh = new Walk(JobKind::Repair, false, false, 0, false, true, []);
+        $fresh = new Walk(false, false, 0, false, true, []);
         self::assertNotSame([], $fresh->obstacles(Station::Safety, Station::Diagnosis));
 
-        $safe = new Walk(JobKind::Repair, true, false, 0, false, true, []);
+        $safe = new Walk(true, false, 0, false, true, []);
         self::assertSame([], $safe->obstacles(Station::Safety, Station::Diagnosis));
         self::assertNotSame([], $safe->obstacles(Station::Diagnosis, Station::Repair));
-        self::assertSame([], (new Walk(JobKind::Repair, true, false, 0, true, true, []))->obstacles(Station::Diagnosis, Station::Repair), 'passed with its reason');
+        self::assertSame([], (new Walk(true, false, 0, true, true, []))->obstacles(Station::Diagnosis, Station::Repair), 'passed with its reason');
 
-        $tagged = new Walk(JobKind::Repair, true, true, 1, false, true, []);
+        $tagged = new Walk(true, true, 1, false, true, []);
         self::assertSame([], $tagged->obstacles(Station::Safety, Station::Diagnosis), 'cold looks stay open');
         self::assertStringContainsString('red tag', implode(' ', $tagged->obstacles(Station::Repair, Station::Proof)));
 
-        $owing = new Walk(JobKind::Repair, true, false, 1, false, true, ['Home all axes']);
+        $owing = new Walk(true, false, 1, false, true, ['Home all axes']);
         self::assertStringContainsString('Home all axes', implode(' ', $owing->obstacles(Station::Proof, Station::Release)));
         self::assertSame([], $owing->obstacles(Station::Proof, Station::Diagnosis), 'back is always open');
     }
 
     public function test_no_station_is_jumped_over(): void
     {
-        $unsafe = new Walk(JobKind::Repair, false, false, 1, false, true, []);
+        $unsafe = new Walk(false, false, 1, false, true, []);
 
         self::assertNotSame([], $unsafe->obstacles(Station::Safety, Station::Release));
     }
