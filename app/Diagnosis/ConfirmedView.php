@@ -44,7 +44,7 @@ final readonly class ConfirmedView extends View
             $confirmed->fault, $fault->name ?? $confirmed->fault, $confirmed->probability, $confirmed->person->name, $confirmed->at->toIso8601String(),
             $confirmed->superseded_at !== null,
             $confirmed->overturned_by === null ? null : ($knowledge->findings[$confirmed->overturned_by]->name ?? $confirmed->overturned_by),
-            $fault->mend->do ?? '', $fault->mend->minutes ?? 0.0, $fault->danger ?? false, $fault->cautions ?? [], $fault->mend->parts ?? [], $names($fault->behind ?? []), $mended,
+            $fault?->mend()->do ?? '', $fault?->mend()->minutes ?? 0.0, $fault->danger ?? false, $fault->cautions ?? [], $fault?->mend()->parts ?? [], $names($fault->behind ?? []), $mended,
         );
     }
 }

@@ -122,7 +122,7 @@ final readonly class ShowDiagnosis
             supervised: $s->supervised,
             wantsSignature: $wantsSignature,
             qualified: $check->qualified ?? false,
-            steps: $check === null ? [$fault->mend->do ?? ''] : $check->steps,
+            steps: $check === null ? [$fault?->mend()->do ?? ''] : $check->steps,
             caution: $check === null ? ($fault->cautions[0] ?? null) : $check->caution,
             answers: array_map(fn (Outcome $o): AnswerView => new AnswerView($o->answer, $this->answerName($o->answer), $o->probability, $this->beliefs(in_array($o->answer, ['present', 'absent'], true) ? $diagnosis->leadsTo($o->beliefs) : $diagnosis->raises($o->beliefs))), $s->answers),
         );

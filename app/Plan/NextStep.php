@@ -74,7 +74,7 @@ final readonly class NextStep
         if ($unmended !== []) {
             $fault = $this->knowledge->faults[$unmended[0]] ?? null;
 
-            return $fault === null ? ['Mend it', null] : ["Mend: {$fault->name}", (int) ceil($fault->mend->minutes)];
+            return $fault === null ? ['Mend it', null] : ["Mend: {$fault->name}", (int) ceil($fault->mend()->minutes)];
         }
 
         return $job->machine->redTag === null ? ['Done here, on to Prove', 1] : ['Red tag: measure, sign, then prove', 5];
@@ -85,6 +85,6 @@ final readonly class NextStep
     {
         $missing = $this->owed->plan($job)->missing($this->owed->passed($job));
 
-        return $missing === [] ? ['All proved, on to Send out', 1] : [$missing[0]->proof->name, $missing[0]->proof->stage->handsMinutes()];
+        return $missing === [] ? ['All proved, on to Send out', 1] : [$missing[0]->proof->name, (int) $this->knowledge->bench->minutesToProve($missing[0]->proof->stage)];
     }
 }

@@ -35,7 +35,7 @@ final readonly class NoteMend
                 throw InputError::unknown("touched.{$i}", 'subsystem', $subsystem, array_keys($this->knowledge->subsystems));
             }
         }
-        $all = array_values(array_unique([...($known->mend->touches ?? []), ...$touched]));
+        $all = array_values(array_unique([...($known?->mend()->touches ?? []), ...$touched]));
         if ($all === []) {
             throw InputError::at('touched', 'Say what was touched: it decides what must be proved.');
         }

@@ -16,6 +16,7 @@ final readonly class CaseFile
      * @param  array<string, bool>  $findings  finding code => present
      * @param  bool  $redTag  the machine wears a red tag already
      * @param  list<string>  $hidden  checks that cannot be done or gave no answer
+     * @param  list<string>  $ruledOut  faults that were mended, or shown not to be there
      * @param  list<string>  $onShelf  part classes there is stock of
      * @param  float  $benchMinute  what a minute of hands costs, in any unit of money
      * @param  array<string, float>  $partCosts  part class => cost in the same unit
@@ -27,6 +28,7 @@ final readonly class CaseFile
         public bool $swapFirst,
         public bool $redTag,
         public array $hidden,
+        public array $ruledOut,
         public array $onShelf,
         public float $benchMinute,
         public array $partCosts,
@@ -49,6 +51,7 @@ final readonly class CaseFile
             swapFirst: $fields->choice('school', ['measure-first', 'swap-first'], 'measure-first') === 'swap-first',
             redTag: self::flag($fields, $input, 'red_tag'),
             hidden: self::known($fields->texts('hidden'), 'hidden', 'check', $knowledge->checks),
+            ruledOut: self::known($fields->texts('ruled_out'), 'ruled_out', 'fault', $knowledge->faults),
             onShelf: self::known($fields->texts('on_shelf'), 'on_shelf', 'part class', $knowledge->partClasses),
             benchMinute: $rates->numberOrNull('bench_minute', 0.01, 10_000) ?? 1.0,
             partCosts: self::partCosts($rates->map('parts'), $knowledge),
@@ -89,7 +92,7 @@ final readonly class CaseFile
         $shop->done();
         $fields->done();
 
-        return Rates::corrected($jobs, $faults, $shopJobs, $shopFaults);
+        return Rates::corrected($knowledge->bench->catalogueJobs, $jobs, $faults, $shopJobs, $shopFaults);
     }
 
     /**

@@ -12,9 +12,6 @@ use OddBench\Knowledge\Knowledge;
  */
 final readonly class DangerScreen
 {
-    /** From this probability of a dangerous fault on, the machine is unplugged (common practice: one in five). */
-    public const THRESHOLD = 0.2;
-
     /** @param  list<string>  $because */
     private function __construct(public bool $redTag, public array $because)
     {
@@ -37,7 +34,7 @@ final readonly class DangerScreen
                 $fault = $knowledge->faults[$code];
                 if ($fault->danger) {
                     $worst = self::worst($beliefs, $without, $i);
-                    if ($worst >= self::THRESHOLD) {
+                    if ($worst >= $knowledge->bench->redTagFrom) {
                         $because[] = sprintf('%s may be the cause (%d %%), and that is dangerous.', $fault->name, (int) round(100 * $worst));
                     }
                 }

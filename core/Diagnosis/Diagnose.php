@@ -56,10 +56,20 @@ final readonly class Diagnose implements Computation
         ];
     }
 
+    /**
+     * The faults by their probability only, without what speaks for and against each: much quicker than judge().
+     *
+     * @return list<Suspect>
+     */
+    public function suspectsOf(CaseFile $case): array
+    {
+        return $this->suspects($this->beliefs($case), []);
+    }
+
     public function judge(CaseFile $case): Diagnosis
     {
-        $network = Network::forMachine($this->knowledge, $case->traits, $case->rates);
-        $beliefs = Beliefs::of($network, $case->findings);
+        $beliefs = $this->beliefs($case);
+        $network = $beliefs->network;
         $without = [];
         foreach ([...$beliefs->present, ...array_keys($beliefs->absent)] as $finding) {
             $without[$finding] = $beliefs->without($finding);
@@ -76,6 +86,11 @@ final readonly class Diagnose implements Computation
             faults: $network->faults,
             redTag: $case->redTag,
         );
+    }
+
+    private function beliefs(CaseFile $case): Beliefs
+    {
+        return Beliefs::of(Network::forMachine($this->knowledge, $case->traits, $case->rates, $case->ruledOut), $case->findings);
     }
 
     /**

@@ -13,9 +13,6 @@ use OddBench\Knowledge\Knowledge;
  */
 final readonly class Loss
 {
-    /** A comeback costs an hour of the bench besides the mend (common practice). */
-    private const COMEBACK_MINUTES = 60.0;
-
     /**
      * @param  list<float>  $mend  by fault
      * @param  list<float>  $comeback  by fault
@@ -30,7 +27,7 @@ final readonly class Loss
         foreach ($network->faults as $code) {
             $cost = self::mendCost($knowledge->faults[$code], $case);
             $mend[] = $cost;
-            $comeback[] = self::COMEBACK_MINUTES * $case->benchMinute + $cost;
+            $comeback[] = $knowledge->bench->comeback * $case->benchMinute + $cost;
         }
 
         return new self($mend, $comeback);
@@ -53,8 +50,8 @@ final readonly class Loss
 
     private static function mendCost(Fault $fault, CaseFile $case): float
     {
-        $cost = $fault->mend->minutes * $case->benchMinute;
-        foreach ($fault->mend->parts as $class) {
+        $cost = $fault->mend()->minutes * $case->benchMinute;
+        foreach ($fault->mend()->parts as $class) {
             $cost += $case->partCosts[$class] ?? 0.0;
         }
 

@@ -52,20 +52,24 @@ final readonly class Network
         return new self($faults, $priors, $findings, $leaks, $children, $parents);
     }
 
-    /** The network of one machine: the faults its traits allow, at the rates of this shop. */
-    public static function forMachine(Knowledge $knowledge, Traits $traits, Rates $rates): self
+    /**
+     * The network of one machine: the faults its traits allow, at the rates of this shop.
+     *
+     * @param  list<string>  $ruledOut  faults it has not got, whatever else is found
+     */
+    public static function forMachine(Knowledge $knowledge, Traits $traits, Rates $rates, array $ruledOut = []): self
     {
         $findings = array_keys($knowledge->findings);
         $index = array_flip($findings);
         $leaks = array_map(static fn (string $code): float => $knowledge->findings[$code]->leak, $findings);
         $faults = $priors = $children = [];
         foreach ($knowledge->faults as $fault) {
-            if (! $traits->allow($fault->needs)) {
+            if (! $traits->allow($fault->needs) || in_array($fault->code, $ruledOut, true)) {
                 continue;
             }
             $shows = [];
             foreach ($fault->shows as $finding => $strength) {
-                $shows[$index[$finding]] = $strength->probability();
+                $shows[$index[$finding]] = $strength;
             }
             $faults[] = $fault->code;
             $priors[] = $rates->prior($fault);

@@ -85,7 +85,7 @@ final readonly class NextSteps
         foreach ($check->yields as $code) {
             $counting += array_fill_keys($this->beliefs->network->parents[$this->index[$code]], []);
         }
-        $minutes = $check->minutes + $check->state->minutesToReach();
+        $minutes = $check->minutes + $this->knowledge->bench->minutesToReach($check->state);
 
         return new Step($check->code, 'check', $minutes, $check->state->value, $check->state->needsPower(), $check->supervised, $this->saved($counting, $answers) / $minutes, $answers);
     }
@@ -135,7 +135,7 @@ final readonly class NextSteps
             $no = $this->beliefs->ifFault($i, false)->faults;
             $answers = [new Outcome('present', [], $now[$i], $yes), new Outcome('absent', [], 1 - $now[$i], $no)];
             $wasted = max(0.5, (1 - $now[$i]) * $this->loss->mend[$i] / $this->case->benchMinute);
-            $swaps[] = new Step($fault->code, 'swap', $fault->mend->minutes, State::Unplugged->value, false, false, $this->saved($this->linked, $answers) / $wasted, $answers);
+            $swaps[] = new Step($fault->code, 'swap', $fault->mend()->minutes, State::Unplugged->value, false, false, $this->saved($this->linked, $answers) / $wasted, $answers);
         }
 
         return $swaps;
@@ -143,7 +143,7 @@ final readonly class NextSteps
 
     private function onShelf(Fault $fault): bool
     {
-        return $fault->mend->parts !== [] && array_diff($fault->mend->parts, $this->case->onShelf) === [];
+        return $fault->mend()->parts !== [] && array_diff($fault->mend()->parts, $this->case->onShelf) === [];
     }
 
     /** @return list<Step> in order of probability over cost */
@@ -154,7 +154,7 @@ final readonly class NextSteps
         foreach (array_keys($this->linked) as $i) {
             if ($now[$i] >= self::WORTH_MENDING) {
                 $fault = $this->knowledge->faults[$this->beliefs->network->faults[$i]];
-                $mends[] = new Step($fault->code, 'mend', $fault->mend->minutes, State::Unplugged->value, false, false, $now[$i] / $this->loss->mend[$i], []);
+                $mends[] = new Step($fault->code, 'mend', $fault->mend()->minutes, State::Unplugged->value, false, false, $now[$i] / $this->loss->mend[$i], []);
             }
         }
         usort($mends, static fn (Step $a, Step $b): int => [$b->savesPerMinute, $a->code] <=> [$a->savesPerMinute, $b->code]);

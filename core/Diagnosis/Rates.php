@@ -9,13 +9,11 @@ use OddBench\Knowledge\Fault;
 /**
  * How likely each fault is before anything was looked at: the catalogue’s rate, corrected by what this shop has seen.
  *
- * Gamma–Poisson: the catalogue counts as 50 jobs at its rate; the shop’s own jobs are added; the family is
+ * Gamma–Poisson: the catalogue counts as a number of jobs at its rate; the shop’s own jobs are added; the family is
  * corrected the same way, shrunk to the shop (Gelman and others, Bayesian Data Analysis, 3rd ed., 2.6).
  */
 final readonly class Rates
 {
-    public const CATALOGUE_JOBS = 50;
-
     /** A fault is never certain before anything was seen. */
     private const MOST = 0.5;
 
@@ -26,6 +24,7 @@ final readonly class Rates
      * @param  array<string, int>  $shopFaults
      */
     private function __construct(
+        private float $catalogueJobs,
         private int $familyJobs,
         private array $familyFaults,
         private int $shopJobs,
@@ -35,16 +34,17 @@ final readonly class Rates
 
     public static function catalogue(): self
     {
-        return new self(0, [], 0, []);
+        return new self(1, 0, [], 0, []);
     }
 
     /**
      * @param  array<string, int>  $familyFaults
+     * @param  float  $catalogueJobs  how many jobs the catalogue’s rate counts as, above 0
      * @param  array<string, int>  $shopFaults  over all families
      */
-    public static function corrected(int $familyJobs, array $familyFaults, int $shopJobs = 0, array $shopFaults = []): self
+    public static function corrected(float $catalogueJobs, int $familyJobs, array $familyFaults, int $shopJobs = 0, array $shopFaults = []): self
     {
-        return new self($familyJobs, $familyFaults, $shopJobs, $shopFaults);
+        return new self($catalogueJobs, $familyJobs, $familyFaults, $shopJobs, $shopFaults);
     }
 
     /** Probability that the fault is there on a machine that comes in, 0 to 1. */
@@ -58,6 +58,6 @@ final readonly class Rates
 
     private function corrected1(float $rate, int $count, int $jobs): float
     {
-        return (self::CATALOGUE_JOBS * $rate + $count) / (self::CATALOGUE_JOBS + $jobs);
+        return ($this->catalogueJobs * $rate + $count) / ($this->catalogueJobs + $jobs);
     }
 }

@@ -14,7 +14,12 @@ final readonly class Check
      * @param  bool  $qualified  mains side: qualified people only
      * @param  list<string>  $yields  finding codes
      * @param  array<string, list<string>>  $needs  trait => values on which it can be done
-     * @param  list<string>  $steps
+     * @param  list<string>  $steps  two to five
+     * @param  list<string>  $hazards  codes of what can hurt while it is done
+     * @param  float|null  $takes  minutes until it is done where most of them need no hands
+     * @param  string|null  $instrument  the instrument that judges its reading
+     * @param  Reading|null  $reading  the value that is measured, where one value tells
+     * @param  list<string>  $pictures  drawings to compare with by eye
      */
     public function __construct(
         public string $code,
@@ -27,6 +32,11 @@ final readonly class Check
         public array $yields,
         public array $needs,
         public array $steps,
+        public array $hazards,
+        public ?float $takes,
+        public ?string $instrument,
+        public ?Reading $reading,
+        public array $pictures,
         public ?string $caution,
     ) {
     }

@@ -19,9 +19,13 @@ final class CrossCheck
     {
         $check = new self($knowledge);
         $check->faults();
+        $check->checks();
         $check->findings();
         $check->proofs();
         $check->families();
+        if ($check->mistakes === []) {
+            $check->told();
+        }
 
         return $check->mistakes;
     }
@@ -32,13 +36,42 @@ final class CrossCheck
             $this->exist('faults', $fault->code, 'shows', array_keys($fault->shows), $this->knowledge->findings);
             $this->exist('faults', $fault->code, 'behind', $fault->behind, $this->knowledge->faults);
             $this->exist('faults', $fault->code, 'brings', $fault->brings, $this->knowledge->faults);
-            $this->exist('faults', $fault->code, 'mend.touches', $fault->mend->touches, $this->knowledge->subsystems);
-            $this->exist('faults', $fault->code, 'mend.parts', $fault->mend->parts, $this->knowledge->partClasses);
+            foreach ($fault->mends as $mend) {
+                $this->exist('faults', $fault->code, 'mends.touches', $mend->touches, $this->knowledge->subsystems);
+                $this->exist('faults', $fault->code, 'mends.parts', $mend->parts, $this->knowledge->partClasses);
+                if ($mend->touches === []) {
+                    $this->wrong('faults', $fault->code, 'mends.touches', 'must name what has to be proved again');
+                }
+            }
             if ($fault->shows === []) {
                 $this->wrong('faults', $fault->code, 'shows', 'must name at least one finding');
             }
-            if ($fault->mend->touches === []) {
-                $this->wrong('faults', $fault->code, 'mend.touches', 'must name what has to be proved again');
+        }
+    }
+
+    /** Every fault has a check that tells it, and none leads back to itself. */
+    private function told(): void
+    {
+        $circle = (new Causes($this->knowledge->faults))->circle();
+        if ($circle !== []) {
+            $this->wrong('faults', $circle[0], 'brings', 'goes in a circle with what lies behind: '.implode(' → ', $circle));
+        }
+        $telling = new Telling($this->knowledge);
+        foreach ($this->knowledge->faults as $fault) {
+            [$check, $factor] = $telling->best($fault);
+            if ($factor < Telling::FIVEFOLD) {
+                $this->wrong('faults', $fault->code, 'shows', sprintf('no check moves its odds fivefold; %s', $check === null ? 'none bears on it' : sprintf('the most telling one, %s, moves them %.1f-fold', $check, $factor)));
+            }
+        }
+    }
+
+    private function checks(): void
+    {
+        foreach ($this->knowledge->checks as $check) {
+            $this->exist('checks.yaml', $check->code, 'yields', $check->yields, $this->knowledge->findings);
+            $this->exist('checks.yaml', $check->code, 'hazards', $check->hazards, $this->knowledge->hazards);
+            if ($check->reading !== null && array_diff(array_keys($check->reading->limits), $check->yields) !== []) {
+                $this->wrong('checks.yaml', $check->code, 'reading.says', 'must be of what the check yields');
             }
         }
     }
@@ -47,7 +80,6 @@ final class CrossCheck
     {
         $yielded = [];
         foreach ($this->knowledge->checks as $check) {
-            $this->exist('checks.yaml', $check->code, 'yields', $check->yields, $this->knowledge->findings);
             $yielded += array_flip($check->yields);
         }
         foreach ($this->knowledge->findings as $finding) {

@@ -98,6 +98,20 @@ final class Entry
         return $codes;
     }
 
+    /**
+     * As codes(), but the field must stand there, be it as an empty list: nothing is a statement too.
+     *
+     * @return list<string>
+     */
+    public function someCodes(string $field): array
+    {
+        if ($this->value($field) === null) {
+            $this->wrong($field, 'must be a list, an empty one for none');
+        }
+
+        return $this->codes($field);
+    }
+
     /** @return array<string, mixed> */
     public function map(string $field): array
     {

@@ -11,7 +11,10 @@ final readonly class Fault
      * @param  string  $area  where it belongs, e.g. “Motion”
      * @param  float  $rate  per 1,000 bench jobs on machines that have the traits
      * @param  array<string, list<string>>  $needs  trait => the values of it on which this fault is possible
-     * @param  array<string, Strength>  $shows  finding code => how often it shows
+     * @param  array<string, float>  $shows  finding code => probability, 0 to 1, that this fault shows it
+     * @param  string  $means  what it is, for somebody who has not met it
+     * @param  string|null  $settle  how to be sure
+     * @param  non-empty-list<Mend>  $mends  the ways to put it right; the first is the usual one, others are other schools
      * @param  bool  $danger  a person can be hurt: red tag until it is mended
      * @param  list<string>  $behind  faults that usually lie behind this one
      * @param  list<string>  $brings  faults this one usually brings
@@ -24,11 +27,19 @@ final readonly class Fault
         public float $rate,
         public array $needs,
         public array $shows,
-        public Mend $mend,
+        public string $means,
+        public ?string $settle,
+        public array $mends,
         public bool $danger,
         public array $behind,
         public array $brings,
         public array $cautions,
     ) {
+    }
+
+    /** The usual way to put it right; costs are reckoned with it. */
+    public function mend(): Mend
+    {
+        return $this->mends[0];
     }
 }

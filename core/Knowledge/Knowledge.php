@@ -18,6 +18,7 @@ final readonly class Knowledge
      * @param  array<string, SafetyQuestion>  $safetyQuestions
      * @param  array<string, string>  $subsystems  code => name
      * @param  array<string, string>  $partClasses  code => name
+     * @param  array<string, string>  $hazards  code => the caution that stands at the step
      */
     public function __construct(
         public array $findings,
@@ -28,6 +29,8 @@ final readonly class Knowledge
         public array $safetyQuestions,
         public array $subsystems,
         public array $partClasses,
+        public array $hazards,
+        public BenchFigures $bench,
     ) {
     }
 

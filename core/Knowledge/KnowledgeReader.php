@@ -31,6 +31,8 @@ final class KnowledgeReader
             safetyQuestions: $reader->each($files, 'safety.yaml', $reader->safetyQuestion(...)),
             subsystems: $reader->names($files, 'subsystems.yaml'),
             partClasses: $reader->names($files, 'parts.yaml'),
+            hazards: $reader->names($files, 'hazards.yaml'),
+            bench: $reader->bench($files),
         );
         $mistakes = [...$reader->mistakes, ...CrossCheck::of($knowledge)];
         if ($mistakes !== []) {
@@ -125,32 +127,47 @@ final class KnowledgeReader
     {
         $shows = [];
         foreach ($entry->map('shows') as $finding => $strength) {
-            $known = is_string($strength) ? Strength::tryFrom($strength) : null;
-            if ($known === null) {
-                $entry->wrong("shows.{$finding}", 'must be A, O, S or R');
+            $probability = Strength::read($strength);
+            if ($probability === null) {
+                $entry->wrong("shows.{$finding}", 'must be A, O, S or R, or a strength above 0 and up to 1');
             } else {
-                $shows[$finding] = $known;
+                $shows[$finding] = $probability;
             }
         }
-        $entry->textOrNull('means');
-        $entry->textOrNull('settle');
-        $mend = Entry::of($entry->file, "{$entry->name}.mend", $entry->map('mend'));
-        $fault = new Fault(
+
+        return new Fault(
             code: $entry->text('code'),
             name: $entry->text('name'),
             area: $area,
             rate: $entry->number('rate', 0.1, 400),
             needs: $entry->needs(),
             shows: $shows,
-            mend: new Mend($mend->text('do'), $mend->number('minutes', 1, 600), $mend->codes('touches'), $mend->codes('parts')),
+            means: $entry->text('means'),
+            settle: $entry->textOrNull('settle'),
+            mends: $this->mends($entry),
             danger: $entry->yes('danger'),
             behind: $entry->codes('behind'),
             brings: $entry->codes('brings'),
             cautions: $entry->codes('cautions'),
         );
-        array_push($this->mistakes, ...$mend->mistakes());
+    }
 
-        return $fault;
+    /** @return non-empty-list<Mend> */
+    private function mends(Entry $entry): array
+    {
+        $ways = $entry->items('mends');
+        $mends = [];
+        foreach ($ways as $i => $way) {
+            $mend = Entry::of($entry->file, sprintf('%s.mends.%d', $entry->name, $i + 1), $way);
+            $mends[] = new Mend(count($ways) > 1 ? $mend->text('school') : $mend->textOrNull('school'), $mend->text('do'), $mend->number('minutes', 1, 600), $mend->codes('touches'), $mend->someCodes('parts'));
+            array_push($this->mistakes, ...$mend->mistakes());
+        }
+        if ($mends === []) {
+            $entry->wrong('mends', 'must name at least one way to put it right');
+            $mends[] = new Mend(null, '', 1, [], []);
+        }
+
+        return $mends;
     }
 
     private function check(Entry $entry): Check
@@ -159,8 +176,10 @@ final class KnowledgeReader
         if ($state === null) {
             $entry->wrong('state', 'must be cold, unplugged, open, powered or hot');
         }
-        $entry->textOrNull('instrument');
-        $entry->numberOrNull('takes');
+        $steps = $entry->codes('steps');
+        if (count($steps) < 2 || count($steps) > 5) {
+            $entry->wrong('steps', 'must say in two to five steps how it is done');
+        }
 
         return new Check(
             code: $entry->text('code'),
@@ -172,9 +191,38 @@ final class KnowledgeReader
             apart: $entry->yes('apart'),
             yields: $entry->codes('yields'),
             needs: $entry->needs(),
-            steps: $entry->codes('steps'),
+            steps: $steps,
+            hazards: $entry->someCodes('hazards'),
+            takes: $entry->numberOrNull('takes'),
+            instrument: $entry->textOrNull('instrument'),
+            reading: $this->reading($entry),
+            pictures: $entry->codes('pictures'),
             caution: $entry->textOrNull('caution'),
         );
+    }
+
+    private function reading(Entry $entry): ?Reading
+    {
+        if ($entry->map('reading') === []) {
+            return null;
+        }
+        $reading = Entry::of($entry->file, "{$entry->name}.reading", $entry->map('reading'));
+        $limits = [];
+        foreach ($reading->map('says') as $finding => $limit) {
+            $of = Entry::of($entry->file, "{$entry->name}.reading.says.{$finding}", $limit);
+            $limits[$finding] = new Limit($of->numberOrNull('below'), $of->numberOrNull('above'));
+            if ($limits[$finding]->below === null && $limits[$finding]->above === null) {
+                $of->wrong('below', 'or above must say from which value on it is there');
+            }
+            array_push($this->mistakes, ...$of->mistakes());
+        }
+        if ($limits === []) {
+            $reading->wrong('says', 'must name the findings the value stands for');
+        }
+        $read = new Reading($reading->text('ask'), $reading->text('unit'), $reading->number('least', -1e6, 1e6), $reading->number('most', -1e6, 1e6), $limits);
+        array_push($this->mistakes, ...$reading->mistakes());
+
+        return $read;
     }
 
     /**
@@ -259,6 +307,38 @@ final class KnowledgeReader
     private function safetyQuestion(Entry $entry): SafetyQuestion
     {
         return new SafetyQuestion($entry->text('code'), $entry->text('ask'), $entry->text('finding'));
+    }
+
+    /** @param  array<string, mixed>  $files */
+    private function bench(array $files): BenchFigures
+    {
+        $entry = Entry::of('bench.yaml', '-', $files['bench.yaml'] ?? null);
+        $figures = new BenchFigures(
+            reach: $this->minutes($entry, 'minutes_to_reach', State::cases()),
+            prove: $this->minutes($entry, 'minutes_to_prove', Stage::cases()),
+            comeback: $entry->number('comeback_minutes', 0, 1000),
+            redTagFrom: $entry->number('red_tag_from', 0.01, 1),
+            catalogueJobs: $entry->number('catalogue_jobs', 1, 10_000),
+        );
+        array_push($this->mistakes, ...$entry->mistakes());
+
+        return $figures;
+    }
+
+    /**
+     * @param  list<\BackedEnum>  $cases
+     * @return array<string, float>
+     */
+    private function minutes(Entry $page, string $field, array $cases): array
+    {
+        $entry = Entry::of($page->file, $field, $page->map($field));
+        $minutes = [];
+        foreach ($cases as $case) {
+            $minutes[(string) $case->value] = $entry->number((string) $case->value, 0, 240);
+        }
+        array_push($this->mistakes, ...$entry->mistakes());
+
+        return $minutes;
     }
 
     /**

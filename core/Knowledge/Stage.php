@@ -31,16 +31,4 @@ enum Stage: string
             self::Long => 'A long or demanding print',
         };
     }
-
-    /** Minutes of hands one proof of this stage takes (common practice). */
-    public function handsMinutes(): int
-    {
-        return match ($this) {
-            self::Cold, self::Power => 2,
-            self::Motion => 3,
-            self::Heat, self::Runaway => 8,
-            self::Print, self::Long => 5,
-            self::Feeder, self::Materials => 8,
-        };
-    }
 }

@@ -17,16 +17,4 @@ enum State: string
     {
         return $this === self::Powered || $this === self::Hot;
     }
-
-    /** Minutes of hands and waiting until a cold, closed machine is in it (common practice). */
-    public function minutesToReach(): float
-    {
-        return match ($this) {
-            self::Cold => 0.0,
-            self::Unplugged => 0.5,
-            self::Powered => 1.0,
-            self::Hot => 4.0,
-            self::Open => 4.0,
-        };
-    }
 }

@@ -21,4 +21,14 @@ enum Strength: string
             self::Rarely => 0.1,
         };
     }
+
+    /** A letter, or a probability above 0 and up to 1 where somebody has counted; null when it is neither. */
+    public static function read(mixed $given): ?float
+    {
+        if (is_string($given)) {
+            return self::tryFrom($given)?->probability();
+        }
+
+        return (is_int($given) || is_float($given)) && $given > 0 && $given <= 1 ? (float) $given : null;
+    }
 }

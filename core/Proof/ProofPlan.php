@@ -61,7 +61,7 @@ final readonly class ProofPlan implements Computation
         foreach ($mended as $i => $code) {
             $fault = $this->knowledge->fault($code, "mended.{$i}");
             $faults[$code] = $fault->name;
-            foreach ($fault->mend->touches as $subsystem) {
+            foreach ($fault->mend()->touches as $subsystem) {
                 $subsystems[$subsystem] ??= $this->knowledge->subsystems[$subsystem];
             }
         }

@@ -192,9 +192,9 @@ final class DemoJob
             if (str_starts_with((string) $plot->stopAt, 'fix')) {
                 return;
             }
-            yield from $this->parts($fault->mend->parts, $who);
-            yield new Beat($who, (int) round($fault->mend->minutes * $this->random->getInt(80, 140) / 100));
-            $this->job = $this->note->note($this->job->refresh(), $fault->code, $fault->mend->do, [], $this->people[$who]);
+            yield from $this->parts($fault->mend()->parts, $who);
+            yield new Beat($who, (int) round($fault->mend()->minutes * $this->random->getInt(80, 140) / 100));
+            $this->job = $this->note->note($this->job->refresh(), $fault->code, $fault->mend()->do, [], $this->people[$who]);
             if (in_array($fault->code, $truth->faults, true)) {
                 $this->mended[] = $fault->code;
             }
@@ -272,7 +272,7 @@ final class DemoJob
                 return;
             }
             $owed = $missing[0];
-            yield new Beat($who, $owed->proof->stage->handsMinutes(), $owed->proof->stage->value === 'long' ? 180 : 0);
+            yield new Beat($who, (int) $this->knowledge->bench->minutesToProve($owed->proof->stage), $owed->proof->stage->value === 'long' ? 180 : 0);
             $stillWrong = array_diff($truth->faults, $this->mended) !== [] && $plot->kind === JobKind::Repair && $owed->proof->code === 'small-print' && $tries < 40;
             $this->job = $this->prove->record($this->job, $owed->proof->code, $this->value($owed, $stillWrong), ! $stillWrong, $this->people[$who]);
             if ($stillWrong) {
@@ -312,8 +312,8 @@ final class DemoJob
         $most = 0.0;
         foreach ($this->knowledge->faults[$fault]->shows as $code => $strength) {
             $finding = $this->knowledge->findings[$code];
-            if (! $finding->redTag && ! $finding->circumstance && $strength->probability() > $most) {
-                [$best, $most] = [$code, $strength->probability()];
+            if (! $finding->redTag && ! $finding->circumstance && $strength > $most) {
+                [$best, $most] = [$code, $strength];
             }
         }
 

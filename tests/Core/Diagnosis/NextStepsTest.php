@@ -11,7 +11,6 @@ use OddBench\Knowledge\Check;
 use OddBench\Knowledge\Finding;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\State;
-use OddBench\Knowledge\Strength;
 use OddBench\Knowledge\Traits;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -42,7 +41,7 @@ final class NextStepsTest extends TestCase
 
         foreach ($offered as $step) {
             $check = $knowledge->checks[$step['code']];
-            $minutes = $check->minutes + $check->state->minutesToReach();
+            $minutes = $check->minutes + $knowledge->bench->minutesToReach($check->state);
             self::assertEqualsWithDelta($minutes, $step['minutes'], 1e-12);
             self::assertEqualsWithDelta($this->saved($knowledge, $network, $findings, $check) / $minutes, $step['saves_per_minute'], 1e-9, $step['code']);
             self::assertGreaterThanOrEqual(0.0, $step['saves_per_minute'], 'knowing more never costs');
@@ -53,11 +52,10 @@ final class NextStepsTest extends TestCase
     {
         // the troubleshooting order of Heckerman, Breese and Rommelse (1995), by hand: with one finding that either of
         // three faults shows alike, p/c is 0.10/40, 0.08/10 and 0.02/5, so b, c, a though a is the likeliest
-        $shows = ['dead' => Strength::Always];
-        $knowledge = new Knowledge(
+        $shows = ['dead' => 0.9];
+        $knowledge = SmallKnowledge::of(
             ['dead' => new Finding('dead', 'dead', 'Made up', 0.002, false, true, false, null)],
             ['a' => SmallKnowledge::fault('a', 100, $shows, 40), 'b' => SmallKnowledge::fault('b', 80, $shows, 10), 'c' => SmallKnowledge::fault('c', 20, $shows, 5)],
-            [], [], [], [], ['bed' => 'bed'], [],
         );
 
         $result = (new Diagnose($knowledge))->compute(['findings' => ['dead' => 'present']]);
@@ -69,7 +67,7 @@ final class NextStepsTest extends TestCase
 
     public function test_of_two_looks_that_tell_the_same_the_shorter_and_safer_comes_first(): void
     {
-        $shows = ['seen' => Strength::Always, 'told' => Strength::Often];
+        $shows = ['seen' => 0.9, 'told' => 0.65];
         $findings = [];
         foreach (['seen', 'told'] as $code) {
             $findings[$code] = new Finding($code, $code, 'Made up', 0.02, false, true, false, null);
@@ -78,7 +76,7 @@ final class NextStepsTest extends TestCase
             'hot-look' => SmallKnowledge::check('hot-look', ['seen'], State::Hot, 1),
             'cold-look' => SmallKnowledge::check('cold-look', ['seen'], State::Cold, 1),
         ];
-        $knowledge = new Knowledge($findings, ['a' => SmallKnowledge::fault('a', 100, $shows, 40)], $checks, [], [], [], ['bed' => 'bed'], []);
+        $knowledge = SmallKnowledge::of($findings, ['a' => SmallKnowledge::fault('a', 100, $shows, 40)], $checks);
 
         $next = (new Diagnose($knowledge))->compute(['findings' => ['told' => 'present']])['next'];
         self::assertSame(['cold-look', 'hot-look'], array_values(array_diff(array_column($next, 'code'), ['a'])));
@@ -91,11 +89,11 @@ final class NextStepsTest extends TestCase
             $findings[$code] = new Finding($code, $code, 'Made up', 0.02, false, true, false, null);
         }
         $faults = [
-            'gear' => SmallKnowledge::fault('gear', 50, ['clicks' => Strength::Often, 'dust' => Strength::Often], 20),
-            'lamp' => SmallKnowledge::fault('lamp', 300, ['smoke-free' => Strength::Always], 5),
+            'gear' => SmallKnowledge::fault('gear', 50, ['clicks' => 0.65, 'dust' => 0.65], 20),
+            'lamp' => SmallKnowledge::fault('lamp', 300, ['smoke-free' => 0.9], 5),
         ];
         $checks = ['gear-look' => SmallKnowledge::check('gear-look', ['dust'], State::Cold, 2), 'lamp-look' => SmallKnowledge::check('lamp-look', ['smoke-free'], State::Cold, 1)];
-        $knowledge = new Knowledge($findings, $faults, $checks, [], [], [], ['bed' => 'bed'], []);
+        $knowledge = SmallKnowledge::of($findings, $faults, $checks);
 
         self::assertNotContains('lamp-look', array_column((new Diagnose($knowledge))->compute(['findings' => ['clicks' => 'present']])['next'], 'code'));
         self::assertContains('lamp-look', array_column((new Diagnose($knowledge))->compute(['findings' => []])['next'], 'code'));
@@ -105,7 +103,7 @@ final class NextStepsTest extends TestCase
     {
         $of = function (float $rate): bool {
             $finding = new Finding('slow', 'slow', 'Made up', 0.02, false, true, false, null);
-            $knowledge = new Knowledge(['slow' => $finding], ['burning' => SmallKnowledge::fault('burning', $rate, ['slow' => Strength::Always], 30, danger: true)], [], [], [], [], ['bed' => 'bed'], []);
+            $knowledge = SmallKnowledge::of(['slow' => $finding], ['burning' => SmallKnowledge::fault('burning', $rate, ['slow' => 0.9], 30, danger: true)]);
 
             return (new Diagnose($knowledge))->compute(['findings' => ['slow' => 'present']])['safety']['red_tag'];
         };
@@ -132,7 +130,7 @@ final class NextStepsTest extends TestCase
         $loss = static function (array $beliefs) use ($knowledge, $network, $counting): float {
             $loss = 0.0;
             foreach (array_keys($counting) as $fault) {
-                $minutes = $knowledge->faults[$network->faults[$fault]]->mend->minutes;
+                $minutes = $knowledge->faults[$network->faults[$fault]]->mend()->minutes;
                 $loss += min((1 - $beliefs[$fault]) * $minutes, $beliefs[$fault] * (60 + $minutes));
             }
 

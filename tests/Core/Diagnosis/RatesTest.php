@@ -17,7 +17,7 @@ final class RatesTest extends TestCase
 
     public function test_the_family_is_shrunk_to_the_shop_and_the_shop_to_the_catalogue(): void
     {
-        $rates = Rates::corrected(20, ['a' => 5], 100, ['a' => 8]);
+        $rates = Rates::corrected(50, 20, ['a' => 5], 100, ['a' => 8]);
         $shop = (50 * 0.02 + 8) / 150;
 
         self::assertEqualsWithDelta((50 * $shop + 5) / 70, $rates->prior(SmallKnowledge::fault('a', 20, [], 10)), 1e-15);
@@ -25,14 +25,14 @@ final class RatesTest extends TestCase
 
     public function test_much_history_outweighs_the_catalogue(): void
     {
-        $rates = Rates::corrected(10_000, ['a' => 1200], 10_000, ['a' => 1200]);
+        $rates = Rates::corrected(50, 10_000, ['a' => 1200], 10_000, ['a' => 1200]);
 
         self::assertEqualsWithDelta(0.12, $rates->prior(SmallKnowledge::fault('a', 1, [], 10)), 0.002);
     }
 
     public function test_a_fault_is_neither_certain_nor_impossible_before_anything_was_seen(): void
     {
-        self::assertSame(0.5, Rates::corrected(1000, ['a' => 1000])->prior(SmallKnowledge::fault('a', 50, [], 10)));
-        self::assertGreaterThan(0.0, Rates::corrected(1_000_000, [])->prior(SmallKnowledge::fault('a', 0.1, [], 10)));
+        self::assertSame(0.5, Rates::corrected(50, 1000, ['a' => 1000])->prior(SmallKnowledge::fault('a', 50, [], 10)));
+        self::assertGreaterThan(0.0, Rates::corrected(50, 1_000_000, [])->prior(SmallKnowledge::fault('a', 0.1, [], 10)));
     }
 }

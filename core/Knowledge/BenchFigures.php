@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Knowledge;
+
+/** What the shop reckons with at the bench: minutes, and when a machine is unplugged. Every figure stands in bench.yaml. */
+final readonly class BenchFigures
+{
+    /**
+     * @param  array<string, float>  $reach  state => minutes of hands and waiting until a cold, closed machine is in it
+     * @param  array<string, float>  $prove  stage => minutes of hands one proof of it takes
+     * @param  float  $comeback  minutes a machine costs that comes back unmended, besides the mend itself
+     * @param  float  $redTagFrom  probability of a dangerous fault, 0 to 1, from which the machine is unplugged
+     * @param  float  $catalogueJobs  how many jobs of its own a shop must have seen to be believed as much as the catalogue
+     */
+    public function __construct(
+        private array $reach,
+        private array $prove,
+        public float $comeback,
+        public float $redTagFrom,
+        public float $catalogueJobs,
+    ) {
+    }
+
+    public function minutesToReach(State $state): float
+    {
+        return $this->reach[$state->value];
+    }
+
+    public function minutesToProve(Stage $stage): float
+    {
+        return $this->prove[$stage->value];
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Knowledge;
+
+/** From which value on a reading stands for a finding: below one value, above another, or both. */
+final readonly class Limit
+{
+    public function __construct(public ?float $below, public ?float $above)
+    {
+    }
+
+    public function reached(float $value): bool
+    {
+        return ($this->below !== null && $value < $this->below) || ($this->above !== null && $value > $this->above);
+    }
+}

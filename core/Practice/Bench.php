@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Practice;
+
+use OddBench\Knowledge\Knowledge;
+
+/** Plays a broken machine in one way of working until every true fault has been mended. */
+final readonly class Bench
+{
+    private const MOST_MOVES = 200;
+
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
+
+    public function play(BrokenMachine $machine, Way $way): Played
+    {
+        $findings = $machine->answer($machine->told);
+        $minutes = $right = 0.0;
+        $done = $ruledOut = $wrong = [];
+        $left = array_flip($machine->truth);
+        for ($move = 0; $left !== [] && $move < self::MOST_MOVES; $move++) {
+            $next = $way->next($machine, $findings, $done, $ruledOut);
+            if ($next->check !== null) {
+                $check = $this->knowledge->check($next->check);
+                $minutes += $check->minutes + $this->knowledge->bench->minutesToReach($check->state);
+                $findings = $machine->answer($check->yields) + $findings;
+                $done[] = $check->code;
+            } elseif ($next->fault !== null) {
+                $mend = $this->knowledge->fault($next->fault)->mend()->minutes;
+                $ruledOut[] = $next->fault;
+                if (isset($left[$next->fault])) {
+                    unset($left[$next->fault]);
+                    $right += $mend;
+                } else {
+                    $minutes += $mend;
+                    $wrong[] = $next->fault;
+                }
+            } else {
+                break;
+            }
+        }
+
+        return new Played($machine, $minutes, $right, $done, $wrong, $left === []);
+    }
+}
