@@ -47,6 +47,7 @@ final readonly class Diagnose implements Computation
                 'state' => $s->state,
                 'supervised' => $s->supervised,
                 'saves_per_minute' => $s->savesPerMinute,
+                'pays' => $s->pays,
                 'answers' => array_map(static fn (Outcome $o): array => [
                     'answer' => $o->answer,
                     'probability' => $o->probability,

@@ -10,8 +10,9 @@ use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\State;
 
 /**
- * What to do next: the step that saves most of the expected loss per minute; when no look is worth its own minutes,
- * mend in order of probability over cost (Heckerman, Breese and Rommelse 1995).
+ * What to do next: of the steps that pay, the one that saves most of the expected loss per minute. A look pays when it
+ * lowers the expected cost of mending in vain by more than it costs itself; when none does, mend in order of
+ * probability over cost (both Heckerman, Breese and Rommelse 1995, Decision-theoretic troubleshooting).
  */
 final readonly class NextSteps
 {
@@ -21,6 +22,8 @@ final readonly class NextSteps
     private const WORTH_MENDING = 0.05;
 
     private Loss $loss;
+
+    private RepairCost $repair;
 
     private CheckOutcomes $outcomes;
 
@@ -36,6 +39,7 @@ final readonly class NextSteps
         $this->index = array_flip($beliefs->network->findings);
         $this->outcomes = new CheckOutcomes($beliefs, $this->index);
         $this->linked = $beliefs->linked();
+        $this->repair = new RepairCost(array_keys($this->linked), $this->loss->mend);
     }
 
     /** @return list<Step> best first */
@@ -52,9 +56,30 @@ final readonly class NextSteps
             array_push($looks, ...$this->swaps());
         }
         usort($looks, self::better(...));
-        $worth = array_values(array_filter($looks, fn (Step $s): bool => $s->savesPerMinute > $this->case->benchMinute));
 
-        return array_slice($worth === [] ? [...$this->mends(), ...$looks] : $looks, 0, self::MOST);
+        $steps = $this->judged($looks);
+        $pay = array_values(array_filter($steps, static fn (Step $step): bool => $step->pays));
+        $rest = array_values(array_filter($steps, static fn (Step $step): bool => ! $step->pays));
+
+        return array_slice([...$pay, ...($pay === [] ? $this->mends() : []), ...$rest], 0, self::MOST);
+    }
+
+    /**
+     * @param  list<Step>  $looks
+     * @return list<Step> the same, with those that pay marked
+     */
+    private function judged(array $looks): array
+    {
+        $now = $this->repair->inVain($this->beliefs->now()->faults);
+
+        return array_map(function (Step $step) use ($now): Step {
+            $then = 0.0;
+            foreach ($step->answers as $answer) {
+                $then += $answer->probability * $this->repair->inVain($answer->beliefs);
+            }
+
+            return $now - $then > $step->costMinutes * $this->case->benchMinute ? $step->thatPays() : $step;
+        }, $looks);
     }
 
     private static function better(Step $a, Step $b): int
@@ -87,7 +112,7 @@ final readonly class NextSteps
         }
         $minutes = $check->minutes + $this->knowledge->bench->minutesToReach($check->state);
 
-        return new Step($check->code, 'check', $minutes, $check->state->value, $check->state->needsPower(), $check->supervised, $this->saved($counting, $answers) / $minutes, $answers);
+        return new Step($check->code, 'check', $minutes, $check->state->value, $check->state->needsPower(), $check->supervised, $minutes, $this->saved($counting, $answers) / $minutes, $answers);
     }
 
     /** Could it show something of a fault that is in question? Other looks do not belong to this complaint. */
@@ -135,7 +160,7 @@ final readonly class NextSteps
             $no = $this->beliefs->ifFault($i, false)->faults;
             $answers = [new Outcome('present', [], $now[$i], $yes), new Outcome('absent', [], 1 - $now[$i], $no)];
             $wasted = max(0.5, (1 - $now[$i]) * $this->loss->mend[$i] / $this->case->benchMinute);
-            $swaps[] = new Step($fault->code, 'swap', $fault->mend()->minutes, State::Unplugged->value, false, false, $this->saved($this->linked, $answers) / $wasted, $answers);
+            $swaps[] = new Step($fault->code, 'swap', $fault->mend()->minutes, State::Unplugged->value, false, false, $wasted, $this->saved($this->linked, $answers) / $wasted, $answers);
         }
 
         return $swaps;
@@ -154,7 +179,7 @@ final readonly class NextSteps
         foreach (array_keys($this->linked) as $i) {
             if ($now[$i] >= self::WORTH_MENDING) {
                 $fault = $this->knowledge->faults[$this->beliefs->network->faults[$i]];
-                $mends[] = new Step($fault->code, 'mend', $fault->mend()->minutes, State::Unplugged->value, false, false, $now[$i] / $this->loss->mend[$i], []);
+                $mends[] = new Step($fault->code, 'mend', $fault->mend()->minutes, State::Unplugged->value, false, false, $fault->mend()->minutes, $now[$i] / $this->loss->mend[$i], []);
             }
         }
         usort($mends, static fn (Step $a, Step $b): int => [$b->savesPerMinute, $a->code] <=> [$a->savesPerMinute, $b->code]);

@@ -7,12 +7,14 @@ namespace OddBench\Practice;
 use OddBench\Diagnosis\CaseFile;
 use OddBench\Diagnosis\Diagnose;
 use OddBench\Diagnosis\Suspect;
+use OddBench\Knowledge\Check;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\Traits;
 
 /**
- * Goes through the checks in an order fixed beforehand and mends a fault as soon as it is likelier than not by so much.
- * It is judged by the same arithmetic as advised work, which is more than a paper checklist gets: only the order differs.
+ * Goes through the checks in an order fixed beforehand and mends a fault as soon as it is likelier than so much. Looks
+ * that have nothing to do with the complaint are passed over, and what was found is judged by the same arithmetic as in
+ * advised work: more than a paper checklist gets, so that only the order is compared.
  */
 final readonly class Listed implements Way
 {
@@ -30,18 +32,34 @@ final readonly class Listed implements Way
     public function next(BrokenMachine $machine, array $findings, array $done, array $ruledOut): Move
     {
         $suspects = $this->diagnose->suspectsOf(CaseFile::read(['traits' => $machine->traits, 'findings' => $findings, 'ruled_out' => $ruledOut], $this->knowledge));
-        $likeliest = array_values(array_filter($suspects, static fn (Suspect $s): bool => $s->explains !== []))[0] ?? null;
-        if ($likeliest !== null && $likeliest->probability >= $this->sure) {
-            return Move::mend($likeliest->code);
+        $inQuestion = array_values(array_filter($suspects, static fn (Suspect $s): bool => $s->explains !== []));
+        if ($inQuestion !== [] && $inQuestion[0]->probability >= $this->sure) {
+            return Move::mend($inQuestion[0]->code);
         }
         $traits = Traits::of($machine->traits);
         foreach (array_diff($this->order, $done) as $code) {
             $check = $this->knowledge->check($code);
-            if ($traits->allow($check->needs) && array_diff($check->yields, array_keys($findings)) !== []) {
+            if ($traits->allow($check->needs) && $this->bears($check, $inQuestion, $findings)) {
                 return Move::look($code);
             }
         }
 
         return Likeliest::mend($this->knowledge, $suspects, $ruledOut);
+    }
+
+    /**
+     * @param  list<Suspect>  $suspects
+     * @param  array<string, string>  $findings
+     */
+    private function bears(Check $check, array $suspects, array $findings): bool
+    {
+        $open = array_diff_key(array_flip($check->yields), $findings);
+        foreach ($suspects as $suspect) {
+            if (array_intersect_key($open, $this->knowledge->faults[$suspect->code]->shows) !== []) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -45,8 +45,7 @@ final readonly class DemoTruth
             // nothing stray that this machine could not show, and no stray danger
             $miss = $finding->redTag || ! isset($possible[$finding->code]) ? 1.0 : 1 - $finding->leak / 4;
             foreach ($faults as $code) {
-                $strength = $knowledge->faults[$code]->shows[$finding->code] ?? null;
-                $miss *= 1 - ($strength?->probability() ?? 0.0);
+                $miss *= 1 - ($knowledge->faults[$code]->shows[$finding->code] ?? 0.0);
             }
             $shows[$finding->code] = $random->getInt(0, 999_999) / 1_000_000 >= $miss;
         }

@@ -66,6 +66,6 @@ final class CheckOutcomesTest extends TestCase
     /** @param  list<string>  $yields */
     private function check(array $yields): Check
     {
-        return new Check('look', 'Look', 1, State::Cold, false, false, false, $yields, [], [], null);
+        return SmallKnowledge::check('look', $yields, State::Cold, 1);
     }
 }

@@ -136,11 +136,12 @@ final class DiagnoseTest extends TestCase
         $next = $this->diagnose('tern-220', ['jams-when-warm' => 'present', 'gear-clicks' => 'present'])['next'];
 
         self::assertSame('check', $next[0]['kind']);
+        self::assertTrue($next[0]['pays']);
         self::assertGreaterThan(1.0, $next[0]['saves_per_minute']);
         foreach ($next as $i => $step) {
             self::assertGreaterThanOrEqual(0.0, $step['saves_per_minute']);
             self::assertEqualsWithDelta(1.0, array_sum(array_column($step['answers'], 'probability')), 1e-9);
-            if ($i > 0) {
+            if ($i > 0 && $next[$i - 1]['pays'] === $step['pays']) {
                 self::assertLessThanOrEqual($next[$i - 1]['saves_per_minute'], $step['saves_per_minute']);
             }
         }
