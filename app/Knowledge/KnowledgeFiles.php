@@ -8,12 +8,17 @@ use OddBench\Knowledge\BadKnowledge;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\KnowledgeReader;
 use OddBench\Knowledge\Mistake;
+use OddBench\Practice\Practice;
+use OddBench\Practice\StoryReader;
 use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
 
 /** Reads the knowledge folders; a shop's own folder overrides by file and code. */
 final readonly class KnowledgeFiles
 {
+    /** Read only when somebody practises, not by the running site. */
+    private const PRACTICE = 'practice';
+
     /** @param  list<string>  $folders later ones override earlier ones */
     public function __construct(private array $folders)
     {
@@ -30,6 +35,19 @@ final readonly class KnowledgeFiles
         }
 
         return KnowledgeReader::read($merged);
+    }
+
+    /** Broken machines as their owners tell of them, for practice and tests. */
+    public function practice(): Practice
+    {
+        $file = static fn (string $name): string => self::PRACTICE."/{$name}.yaml";
+        $knowledge = $this->read();
+        $folder = $this->folders[0];
+
+        return new Practice(
+            StoryReader::read($knowledge, $file('stories'), Yaml::parseFile("{$folder}/{$file('stories')}")),
+            StoryReader::checklist($knowledge, $file('checklist'), Yaml::parseFile("{$folder}/{$file('checklist')}")),
+        );
     }
 
     /** Changes when any file does. */
@@ -64,7 +82,9 @@ final readonly class KnowledgeFiles
     /** @return list<string> */
     private function paths(string $folder): array
     {
-        return [...(glob("{$folder}/*.yaml") ?: []), ...(glob("{$folder}/*/*.yaml") ?: [])];
+        $paths = [...(glob("{$folder}/*.yaml") ?: []), ...(glob("{$folder}/*/*.yaml") ?: [])];
+
+        return array_values(array_filter($paths, static fn (string $path): bool => ! str_contains($path, '/'.self::PRACTICE.'/')));
     }
 
     private function override(mixed $base, mixed $own): mixed

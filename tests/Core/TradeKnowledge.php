@@ -14,6 +14,11 @@ final class TradeKnowledge
 
     public static function read(): Knowledge
     {
-        return self::$knowledge ??= (new KnowledgeFiles([dirname(__DIR__, 2).'/knowledge']))->read();
+        return self::$knowledge ??= self::files()->read();
+    }
+
+    public static function files(): KnowledgeFiles
+    {
+        return new KnowledgeFiles([dirname(__DIR__, 2).'/knowledge']);
     }
 }

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Practice;
+
+use OddBench\Knowledge\Knowledge;
+use Random\Randomizer;
+
+/**
+ * Plays the same broken machines in several ways of working and compares the bench minutes until the true faults are
+ * settled: as advised (measure first, swap first), by a checklist on paper, in random order.
+ */
+final readonly class JobTest
+{
+    /** Somebody with a checklist mends when a fault is this likely, “as good as shown”. */
+    public const SURE = 0.8;
+
+    /** @param  list<string>  $checklist  check codes in a fixed order */
+    public function __construct(private Knowledge $knowledge, private array $checklist)
+    {
+    }
+
+    /**
+     * @return array<string, Way> by what they are called
+     */
+    public function ways(Randomizer $random): array
+    {
+        return [
+            'measure first' => new Advised($this->knowledge, 'measure-first'),
+            'swap first' => new Advised($this->knowledge, 'swap-first'),
+            'checklist' => new Listed($this->knowledge, $this->checklist, self::SURE),
+            'checklist, mends at better than even' => new Listed($this->knowledge, $this->checklist, 0.5),
+            'random order' => new Listed($this->knowledge, array_values($random->shuffleArray(array_keys($this->knowledge->checks))), self::SURE),
+        ];
+    }
+
+    /** @param  list<BrokenMachine>  $machines */
+    public function play(array $machines, Way $way): Score
+    {
+        $bench = new Bench($this->knowledge);
+
+        return Score::of(array_map(static fn (BrokenMachine $machine): Played => $bench->play($machine, $way), $machines));
+    }
+}

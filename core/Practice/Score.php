@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Practice;
+
+/** How a way of working did over many machines; bench minutes, each percentile by the nearest rank. */
+final readonly class Score
+{
+    private function __construct(
+        public int $machines,
+        public int $settled,
+        public float $median,
+        public float $ninetieth,
+        public float $mean,
+        public float $looks,
+        public float $inVain,
+    ) {
+    }
+
+    /** @param  list<Played>  $played */
+    public static function of(array $played): self
+    {
+        $minutes = array_map(static fn (Played $p): float => $p->minutes, $played);
+        sort($minutes);
+        $many = max(1, count($played));
+
+        return new self(
+            machines: count($played),
+            settled: count(array_filter($played, static fn (Played $p): bool => $p->settled)),
+            median: self::percentile($minutes, 0.5),
+            ninetieth: self::percentile($minutes, 0.9),
+            mean: array_sum($minutes) / $many,
+            looks: array_sum(array_map(static fn (Played $p): int => count($p->looks), $played)) / $many,
+            inVain: array_sum(array_map(static fn (Played $p): int => count($p->wrong), $played)) / $many,
+        );
+    }
+
+    /** @param  list<float>  $sorted */
+    private static function percentile(array $sorted, float $share): float
+    {
+        return $sorted === [] ? 0.0 : $sorted[max(0, (int) ceil($share * count($sorted)) - 1)];
+    }
+}
