@@ -34,6 +34,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withCommands([
         App\Knowledge\Console\ComputeCommand::class,
         App\Knowledge\Console\KnowledgeCommand::class,
+        App\Diagnosis\Console\RatesCommand::class,
+        App\Knowledge\Console\JobTestCommand::class,
         App\Knowledge\Console\MeasureCommand::class,
         App\Api\Console\OpenApiCommand::class,
         App\Shop\Console\DemoCommand::class,

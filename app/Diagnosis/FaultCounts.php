@@ -6,6 +6,7 @@ namespace App\Diagnosis;
 
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
+use OddBench\Knowledge\Traits;
 
 /** How many finished jobs had which confirmed fault, by family. Kept in a table that the queue worker recounts. */
 final readonly class FaultCounts
@@ -23,10 +24,24 @@ final readonly class FaultCounts
         return $this->read([$family]);
     }
 
-    /** @return array{jobs: int, faults: array<string, int>} */
+    /** @return array{jobs: int, faults: array<string, int>, exposed: array<string, int>} exposed: jobs on machines that can have the fault, where not all can */
     public function ofShop(): array
     {
-        return $this->read(null);
+        $shop = $this->read(null);
+        $jobs = DB::table('fault_counts')->where('fault', self::ANY)->pluck('jobs', 'family')->all();
+        $exposed = [];
+        foreach ($this->knowledge->faults as $fault) {
+            if ($fault->needs === []) {
+                continue;
+            }
+            $of = 0;
+            foreach ($this->knowledge->families as $family) {
+                $of += Traits::of($family->traits)->allow($fault->needs) ? (int) ($jobs[$family->code] ?? 0) : 0;
+            }
+            $exposed[$fault->code] = min($shop['jobs'], max($of, $shop['faults'][$fault->code] ?? 0));
+        }
+
+        return [...$shop, 'exposed' => $exposed];
     }
 
     public function recount(): void

@@ -13,6 +13,7 @@ use App\Safety\RedTag;
 use App\Safety\SupervisedTest;
 use App\Shop\Person;
 use OddBench\Input\InputError;
+use OddBench\Knowledge\Finding;
 use OddBench\Knowledge\Knowledge;
 
 /** Writes down what was found and what was not; a sign of danger puts the red tag on. */
@@ -71,9 +72,21 @@ final readonly class RecordFinding
             $name = $this->knowledge->findings[$code]->name;
             throw Refused::because("findings.{$code}", "“{$name}” is down already as ".($known->present ? 'found' : 'not found').'. Withdraw that first, so that the record says which was right.');
         }
+        if ($present) {
+            $this->refuseContradiction($job, $code);
+        }
         $known?->update(['withdrawn_at' => now(), 'withdrawn_by' => $by->id]);
         JobFinding::query()->create(['job_id' => $job->id, 'code' => $code, 'present' => $present, 'source' => $source, 'value' => $value, 'person_id' => $by->id, 'at' => now()]);
         $job->unsetRelation('findings');
+    }
+
+    private function refuseContradiction(Job $job, string $code): void
+    {
+        $never = array_keys(array_filter($this->knowledge->findings, fn (Finding $f): bool => in_array($code, $f->neverWith, true) || in_array($f->code, $this->knowledge->findings[$code]->neverWith, true)));
+        $other = JobFinding::query()->where('job_id', $job->id)->where('present', true)->whereNull('withdrawn_at')->whereIn('code', $never)->first();
+        if ($other !== null) {
+            throw Refused::because("findings.{$code}", "“{$this->knowledge->findings[$code]->name}” and “{$this->knowledge->findings[$other->code]->name}” cannot both be. Measure again and withdraw the wrong one.");
+        }
     }
 
     /** @return SupervisedTest|null the signed test this check uses up */

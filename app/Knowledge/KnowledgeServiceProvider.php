@@ -28,24 +28,31 @@ final class KnowledgeServiceProvider extends ServiceProvider
         $store = storage_path('app/knowledge.ser');
         $print = $files->print();
         $last = is_readable($store) ? @unserialize((string) file_get_contents($store)) : null;
-        if (is_array($last) && ($last['print'] ?? null) === $print && $last['knowledge'] instanceof Knowledge) {
-            return $last['knowledge'];
+        $good = is_array($last) && ($last['form'] ?? null) === self::form() && $last['knowledge'] instanceof Knowledge ? $last['knowledge'] : null;
+        if ($good !== null && ($last['print'] ?? null) === $print) {
+            return $good;
         }
         try {
             $knowledge = $files->read();
         } catch (BadKnowledge $e) {
-            if (is_array($last) && $last['knowledge'] instanceof Knowledge) {
+            if ($good !== null) {
                 Log::error("The knowledge files have mistakes; the last good ones are used.\n{$e->getMessage()}");
 
-                return $last['knowledge'];
+                return $good;
             }
             throw $e;
         }
         if (is_dir(dirname($store)) && is_writable(dirname($store))) {
-            file_put_contents("{$store}.new", serialize(['print' => $print, 'knowledge' => $knowledge]));
+            file_put_contents("{$store}.new", serialize(['form' => self::form(), 'print' => $print, 'knowledge' => $knowledge]));
             rename("{$store}.new", $store);
         }
 
         return $knowledge;
+    }
+
+    /** Knowledge kept by another release of the classes is not taken for this one's. */
+    private static function form(): string
+    {
+        return sha1(implode(',', array_map(static fn (string $file): string => (string) filemtime($file), glob(base_path('core/Knowledge/*.php')) ?: [])));
     }
 }

@@ -10,6 +10,9 @@ final class Beliefs
     /** @var array<string, Posterior> */
     private array $known = [];
 
+    /** @var array<string, Posterior> */
+    private array $others = [];
+
     /** @var array<string, Elimination> */
     private array $eliminations = [];
 
@@ -51,14 +54,18 @@ final class Beliefs
         return $this->known[$key] ??= $this->elimination($this->present)->posterior($this->absent + array_fill_keys($more, true));
     }
 
-    /** What would be believed had one finding never been made. */
-    public function without(int $finding): Posterior
+    /**
+     * What would be believed had these findings never been made.
+     *
+     * @param  list<int>  $findings
+     */
+    public function without(array $findings): Posterior
     {
-        if (isset($this->absent[$finding])) {
-            return $this->elimination($this->present)->posterior(array_diff_key($this->absent, [$finding => true]));
-        }
+        $present = array_values(array_diff($this->present, $findings));
+        $absent = array_diff_key($this->absent, array_flip($findings));
+        $key = implode(',', $present).'|'.implode(',', array_keys($absent));
 
-        return $this->elimination(array_values(array_diff($this->present, [$finding])))->posterior($this->absent);
+        return $this->others[$key] ??= $this->elimination($present)->posterior($absent);
     }
 
     /** What would be believed were a fault known to be there (true) or not (false): its prior becomes that. */

@@ -76,6 +76,13 @@ final readonly class CaseFile
             }
             $findings[$code] = $answer === 'present';
         }
+        foreach (array_keys($findings, true, true) as $code) {
+            foreach ($knowledge->findings[$code]->neverWith as $other) {
+                if ($findings[$other] ?? false) {
+                    throw InputError::at("findings.{$code}", "findings.{$code} and findings.{$other} cannot both be present: measure again and withdraw one.");
+                }
+            }
+        }
 
         return $findings;
     }
@@ -89,10 +96,16 @@ final readonly class CaseFile
         $shop = Fields::of($fields->map('shop'), 'history.shop');
         $shopJobs = $shop->has('jobs') ? $shop->whole('jobs', 0, 10_000_000) : 0;
         $shopFaults = self::counts($shop->map('faults'), 'history.shop.faults', $shopJobs, $knowledge);
+        $exposed = self::counts($shop->map('exposed'), 'history.shop.exposed', $shopJobs, $knowledge);
+        foreach ($exposed as $code => $of) {
+            if ($of < ($shopFaults[$code] ?? 0)) {
+                throw InputError::at("history.shop.exposed.{$code}", "history.shop.exposed.{$code} is below history.shop.faults.{$code}: more machines had it than could have it.");
+            }
+        }
         $shop->done();
         $fields->done();
 
-        return Rates::corrected($knowledge->bench->catalogueJobs, $jobs, $faults, $shopJobs, $shopFaults);
+        return Rates::corrected($knowledge->bench->catalogueJobs, $jobs, $faults, $shopJobs, $shopFaults, $exposed);
     }
 
     /**

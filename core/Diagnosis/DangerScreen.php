@@ -8,7 +8,8 @@ use OddBench\Knowledge\Knowledge;
 
 /**
  * Whether the findings ask for a red tag: a sign of danger was seen, or a dangerous fault is likely enough. One
- * reassuring look never takes it away: each absent finding is left out in turn and the worst counts.
+ * reassuring look never takes it away: each check's answers of “not there” are left out in turn, and each such answer
+ * by itself, and the worst counts.
  */
 final readonly class DangerScreen
 {
@@ -17,12 +18,10 @@ final readonly class DangerScreen
     {
     }
 
-    /**
-     * @param  array<int, Posterior>  $without  by absent finding: the belief had it not been looked for
-     */
-    public static function of(Knowledge $knowledge, Beliefs $beliefs, array $without): self
+    public static function of(Knowledge $knowledge, Beliefs $beliefs): self
     {
         $because = [];
+        $views = $beliefs->present === [] ? [] : [$beliefs->now(), ...self::withoutOneLook($knowledge, $beliefs)];
         foreach ($beliefs->present as $finding) {
             $seen = $knowledge->findings[$beliefs->network->findings[$finding]];
             if ($seen->redTag) {
@@ -33,7 +32,7 @@ final readonly class DangerScreen
             foreach ($beliefs->network->faults as $i => $code) {
                 $fault = $knowledge->faults[$code];
                 if ($fault->danger) {
-                    $worst = self::worst($beliefs, $without, $i);
+                    $worst = max(array_map(static fn (Posterior $view): float => $view->faults[$i], $views));
                     if ($worst >= $knowledge->bench->redTagFrom) {
                         $because[] = sprintf('%s may be the cause (%d %%), and that is dangerous.', $fault->name, (int) round(100 * $worst));
                     }
@@ -44,14 +43,22 @@ final readonly class DangerScreen
         return new self($because !== [], $because);
     }
 
-    /** @param  array<int, Posterior>  $without */
-    private static function worst(Beliefs $beliefs, array $without, int $fault): float
+    /** @return list<Posterior> what would be believed had one look not been taken, for each look */
+    private static function withoutOneLook(Knowledge $knowledge, Beliefs $beliefs): array
     {
-        $worst = $beliefs->now()->faults[$fault];
+        $index = array_flip($beliefs->network->findings);
+        $looks = [];
         foreach (array_keys($beliefs->absent) as $finding) {
-            $worst = max($worst, $without[$finding]->faults[$fault]);
+            $looks["{$finding}"] = [$finding];
+        }
+        foreach ($knowledge->checks as $check) {
+            $not = array_values(array_filter(array_map(static fn (string $code): int => $index[$code], $check->yields), static fn (int $f): bool => isset($beliefs->absent[$f])));
+            sort($not);
+            if ($not !== []) {
+                $looks[implode(',', $not)] = $not;
+            }
         }
 
-        return $worst;
+        return array_values(array_map($beliefs->without(...), $looks));
     }
 }

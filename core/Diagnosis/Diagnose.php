@@ -73,9 +73,9 @@ final readonly class Diagnose implements Computation
         $network = $beliefs->network;
         $without = [];
         foreach ([...$beliefs->present, ...array_keys($beliefs->absent)] as $finding) {
-            $without[$finding] = $beliefs->without($finding);
+            $without[$finding] = $beliefs->without([$finding]);
         }
-        $danger = DangerScreen::of($this->knowledge, $beliefs, $without);
+        $danger = DangerScreen::of($this->knowledge, $beliefs);
         $explained = Explanation::of($beliefs, $this->circumstances($network));
 
         return new Diagnosis(

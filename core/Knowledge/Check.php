@@ -12,6 +12,7 @@ final readonly class Check
      * @param  State  $state  what the machine must be in
      * @param  bool  $supervised  somebody stands beside the switch
      * @param  bool  $qualified  mains side: qualified people only
+     * @param  bool  $byPart  how a part is swapped for one known to be good; settles the fault it is swapped for
      * @param  list<string>  $yields  finding codes
      * @param  array<string, list<string>>  $needs  trait => values on which it can be done
      * @param  list<string>  $steps  two to five
@@ -29,6 +30,7 @@ final readonly class Check
         public bool $supervised,
         public bool $qualified,
         public bool $apart,
+        public bool $byPart,
         public array $yields,
         public array $needs,
         public array $steps,

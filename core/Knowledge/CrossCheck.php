@@ -70,6 +70,9 @@ final class CrossCheck
         foreach ($this->knowledge->checks as $check) {
             $this->exist('checks.yaml', $check->code, 'yields', $check->yields, $this->knowledge->findings);
             $this->exist('checks.yaml', $check->code, 'hazards', $check->hazards, $this->knowledge->hazards);
+            if (($check->yields === []) !== $check->byPart) {
+                $this->wrong('checks.yaml', $check->code, 'yields', $check->byPart ? 'must be empty: swapping a part settles the fault' : 'must name at least one finding');
+            }
             if ($check->reading !== null && array_diff(array_keys($check->reading->limits), $check->yields) !== []) {
                 $this->wrong('checks.yaml', $check->code, 'reading.says', 'must be of what the check yields');
             }
@@ -83,6 +86,7 @@ final class CrossCheck
             $yielded += array_flip($check->yields);
         }
         foreach ($this->knowledge->findings as $finding) {
+            $this->exist('findings.yaml', $finding->code, 'never_with', $finding->neverWith, $this->knowledge->findings);
             if (! $finding->askedAtBookIn && ! isset($yielded[$finding->code])) {
                 $this->wrong('findings.yaml', $finding->code, 'asked_at_book_in', 'no check yields it, so it must be asked at Book in');
             }

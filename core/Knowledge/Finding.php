@@ -12,6 +12,7 @@ final readonly class Finding
      * @param  float  $leak  probability (0 to 1) that it is there with none of the known faults behind it
      * @param  bool  $circumstance  told about the machine’s past; never counted as unexplained
      * @param  bool  $redTag  a sign of danger: seeing it puts a red tag on
+     * @param  list<string>  $neverWith  findings that cannot be there together with it
      * @param  string|null  $absent  wording when it was looked for and is not there
      */
     public function __construct(
@@ -23,6 +24,7 @@ final readonly class Finding
         public bool $askedAtBookIn,
         public bool $redTag,
         public ?string $absent,
+        public array $neverWith = [],
     ) {
     }
 }

@@ -96,6 +96,7 @@ final class KnowledgeReader
             askedAtBookIn: $entry->yes('asked_at_book_in'),
             redTag: $entry->yes('red_tag'),
             absent: $entry->textOrNull('absent'),
+            neverWith: $entry->codes('never_with'),
         );
     }
 
@@ -189,6 +190,7 @@ final class KnowledgeReader
             supervised: $entry->yes('supervised'),
             qualified: $entry->yes('qualified'),
             apart: $entry->yes('apart'),
+            byPart: $entry->yes('by_part'),
             yields: $entry->codes('yields'),
             needs: $entry->needs(),
             steps: $steps,

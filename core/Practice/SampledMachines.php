@@ -65,6 +65,11 @@ final readonly class SampledMachines
                 }
             }
         }
+        foreach (array_keys($shows) as $code) {
+            if (array_intersect_key($shows, array_flip($this->knowledge->findings[$code]->neverWith)) !== []) {
+                return null;
+            }
+        }
         $told = $this->told($shows);
         $complaints = array_filter($told, fn (string $code): bool => ! $this->knowledge->findings[$code]->circumstance);
         $truth = array_values(array_unique(array_merge(...array_values(array_intersect_key($causes, array_flip($complaints))))));

@@ -8,6 +8,7 @@ use App\Knowledge\KnowledgeFiles;
 use Illuminate\Console\Command;
 use OddBench\Computation\Catalogue;
 use OddBench\Input\InputError;
+use OddBench\Input\JsonObject;
 
 final class ComputeCommand extends Command
 {
@@ -38,13 +39,7 @@ final class ComputeCommand extends Command
     /** @return array<array-key, mixed> */
     private function input(): array
     {
-        $text = (string) stream_get_contents(STDIN, 64 * 1024 * 1024);
-        $input = json_decode($text, true, 64);
-        if (! is_array($input) || ($input === [] ? trim($text) !== '{}' : array_is_list($input))) {
-            throw InputError::at('input', 'Standard input must hold one JSON object'.(json_last_error() === JSON_ERROR_NONE ? '.' : ': '.json_last_error_msg().'.'));
-        }
-
-        return $input;
+        return JsonObject::decode((string) stream_get_contents(STDIN, 64 * 1024 * 1024));
     }
 
     /** @param  array<string, mixed>  $value */

@@ -23,6 +23,15 @@ final class RatesTest extends TestCase
         self::assertEqualsWithDelta((50 * $shop + 5) / 70, $rates->prior(SmallKnowledge::fault('a', 20, [], 10)), 1e-15);
     }
 
+    public function test_of_a_fault_some_families_cannot_have_only_the_others_jobs_count(): void
+    {
+        // 200 jobs in the shop, 20 of them on machines with a feeder, 4 of those jammed; this family saw 20 of the jobs
+        $rates = Rates::corrected(50, 20, ['jam' => 4], 200, ['jam' => 4], ['jam' => 20]);
+        $shop = (50 * 0.09 + 4) / 70;
+
+        self::assertEqualsWithDelta((50 * $shop + 4) / 70, $rates->prior(SmallKnowledge::fault('jam', 90, [], 10)), 1e-15);
+    }
+
     public function test_much_history_outweighs_the_catalogue(): void
     {
         $rates = Rates::corrected(50, 10_000, ['a' => 1200], 10_000, ['a' => 1200]);

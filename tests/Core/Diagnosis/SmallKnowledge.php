@@ -63,6 +63,6 @@ final class SmallKnowledge
     /** @param  list<string>  $yields */
     public static function check(string $code, array $yields, State $state, float $minutes, bool $supervised = false): Check
     {
-        return new Check($code, $code, $minutes, $state, $supervised, false, false, $yields, [], [], [], null, null, null, [], null);
+        return new Check($code, $code, $minutes, $state, $supervised, false, false, false, $yields, [], [], [], null, null, null, [], null);
     }
 }

@@ -84,6 +84,59 @@ final class KnowledgeReaderTest extends TestCase
 
             return $f;
         }, 'findings.yaml: error-thermistor: leak'];
+        yield 'a strength above certainty' => [static function (array $f): array {
+            $f['faults/motion.yaml']['faults'][0]['shows']['crept-in'] = 1.2;
+
+            return $f;
+        }, 'faults/motion.yaml: wheels-worn: shows.crept-in: must be A, O, S or R, or a strength above 0 and up to 1'];
+        yield 'an entry without a code' => [static function (array $f): array {
+            unset($f['checks.yaml'][2]['code']);
+
+            return $f;
+        }, 'checks.yaml: #3: code: must be a text'];
+        yield 'a circle of causes' => [static function (array $f): array {
+            foreach ($f['faults/motion.yaml']['faults'] as $i => $fault) {
+                if ($fault['code'] === 'wheels-worn') {
+                    $f['faults/motion.yaml']['faults'][$i]['brings'] = ['rail-scored'];
+                }
+            }
+
+            return $f;
+        }, 'goes in a circle with what lies behind'];
+        yield 'a mend without parts' => [static function (array $f): array {
+            unset($f['faults/motion.yaml']['faults'][0]['mends'][0]['parts']);
+
+            return $f;
+        }, 'wheels-worn.mends.1: parts: must be a list, an empty one for none'];
+        yield 'a mend without minutes' => [static function (array $f): array {
+            unset($f['faults/motion.yaml']['faults'][0]['mends'][0]['minutes']);
+
+            return $f;
+        }, 'wheels-worn.mends.1: minutes: must be a number'];
+        yield 'a fault no check tells' => [static function (array $f): array {
+            $f['faults/motion.yaml']['faults'][0]['shows'] = ['crept-in' => 'O', 'bed-play' => 'R'];
+
+            return $f;
+        }, 'faults: wheels-worn: shows: no check moves its odds fivefold'];
+        yield 'a check that settles nothing' => [static function (array $f): array {
+            foreach ($f['checks.yaml'] as $i => $check) {
+                if ($check['code'] === 'sink-temperature') {
+                    $f['checks.yaml'][$i]['yields'] = [];
+                }
+            }
+
+            return $f;
+        }, 'checks.yaml: sink-temperature: yields: must name at least one finding'];
+        yield 'a check in one step' => [static function (array $f): array {
+            $f['checks.yaml'][0]['steps'] = ['Just look.'];
+
+            return $f;
+        }, 'checks.yaml: first-layer-watch: steps: must say in two to five steps'];
+        yield 'a hazard nobody knows' => [static function (array $f): array {
+            $f['checks.yaml'][0]['hazards'] = ['dragons'];
+
+            return $f;
+        }, 'checks.yaml: first-layer-watch: hazards: there is no “dragons”'];
         yield 'letters two families share' => [static function (array $f): array {
             $f['families/wren-mini.yaml']['letters'] = 'TR';
 
