@@ -21,6 +21,7 @@ final class CrossCheck
         $check->faults();
         $check->checks();
         $check->findings();
+        $check->places();
         $check->proofs();
         $check->families();
         if ($check->mistakes === []) {
@@ -42,6 +43,10 @@ final class CrossCheck
                 if ($mend->touches === []) {
                     $this->wrong('faults', $fault->code, 'mends.touches', 'must name what has to be proved again');
                 }
+            }
+            if ($fault->sisters !== null) {
+                $this->exist('faults', $fault->code, 'sisters.look', [$fault->sisters->look], $this->knowledge->checks);
+                $this->exist('faults', $fault->code, 'sisters.part', array_filter([$fault->sisters->part]), $this->knowledge->partClasses);
             }
             if ($fault->shows === []) {
                 $this->wrong('faults', $fault->code, 'shows', 'must name at least one finding');
@@ -93,6 +98,21 @@ final class CrossCheck
         }
         foreach ($this->knowledge->safetyQuestions as $question) {
             $this->exist('safety.yaml', $question->code, 'finding', [$question->finding], $this->knowledge->findings);
+        }
+    }
+
+    /** Everything that is seen on the machine can be tapped somewhere; circumstances of time are told, not seen. */
+    private function places(): void
+    {
+        $seen = [];
+        foreach ($this->knowledge->places as $place) {
+            $this->exist('places.yaml', $place->code, 'findings', $place->findings, $this->knowledge->findings);
+            $seen += array_flip($place->findings);
+        }
+        foreach ($this->knowledge->findings as $finding) {
+            if (! $finding->circumstance && ! isset($seen[$finding->code])) {
+                $this->wrong('places.yaml', $finding->code, 'findings', 'stands at no place of the drawn machine');
+            }
         }
     }
 

@@ -19,6 +19,7 @@ final readonly class Fault
      * @param  list<string>  $behind  faults that usually lie behind this one
      * @param  list<string>  $brings  faults this one usually brings
      * @param  list<string>  $cautions
+     * @param  Sisters|null  $sisters  why a find is a reason to look at other machines
      */
     public function __construct(
         public string $code,
@@ -34,6 +35,7 @@ final readonly class Fault
         public array $behind,
         public array $brings,
         public array $cautions,
+        public ?Sisters $sisters = null,
     ) {
     }
 

@@ -19,6 +19,8 @@ final readonly class Knowledge
      * @param  array<string, string>  $subsystems  code => name
      * @param  array<string, string>  $partClasses  code => name
      * @param  array<string, string>  $hazards  code => the caution that stands at the step
+     * @param  array<string, Place>  $places
+     * @param  array<string, string>  $settings  what trial prints vary: code => name and unit
      */
     public function __construct(
         public array $findings,
@@ -31,6 +33,8 @@ final readonly class Knowledge
         public array $partClasses,
         public array $hazards,
         public BenchFigures $bench,
+        public array $places = [],
+        public array $settings = [],
     ) {
     }
 

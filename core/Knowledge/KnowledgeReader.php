@@ -33,6 +33,8 @@ final class KnowledgeReader
             partClasses: $reader->names($files, 'parts.yaml'),
             hazards: $reader->names($files, 'hazards.yaml'),
             bench: $reader->bench($files),
+            places: $reader->each($files, 'places.yaml', static fn (Entry $e): Place => new Place($e->text('code'), $e->text('name'), $e->needs(), $e->codes('findings'))),
+            settings: $reader->names($files, 'settings.yaml'),
         );
         $mistakes = [...$reader->mistakes, ...CrossCheck::of($knowledge)];
         if ($mistakes !== []) {
@@ -150,7 +152,25 @@ final class KnowledgeReader
             behind: $entry->codes('behind'),
             brings: $entry->codes('brings'),
             cautions: $entry->codes('cautions'),
+            sisters: $this->sisters($entry),
         );
+    }
+
+    private function sisters(Entry $entry): ?Sisters
+    {
+        if ($entry->map('sisters') === []) {
+            return null;
+        }
+        $of = Entry::of($entry->file, "{$entry->name}.sisters", $entry->map('sisters'));
+        $kind = $of->text('kind');
+        if ($kind !== 'mounting' && $kind !== 'batch') {
+            $of->wrong('kind', 'must be mounting or batch');
+            $kind = 'batch';
+        }
+        $sisters = new Sisters($kind, $of->text('look'), $of->textOrNull('part'), $of->text('because'));
+        array_push($this->mistakes, ...$of->mistakes());
+
+        return $sisters;
     }
 
     /** @return non-empty-list<Mend> */
