@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddBench\Computation;
 
 use OddBench\Diagnosis\Diagnose;
+use OddBench\Diagnosis\Trials;
 use OddBench\Input\InputError;
 use OddBench\Instruments\Steps;
 use OddBench\Knowledge\Knowledge;
@@ -21,7 +22,7 @@ final readonly class Catalogue
     public static function of(Knowledge $knowledge): self
     {
         $computations = [];
-        foreach ([new Diagnose($knowledge), new ProofPlan($knowledge), new Steps] as $computation) {
+        foreach ([new Diagnose($knowledge), new ProofPlan($knowledge), new Steps, new Trials] as $computation) {
             $computations[$computation->name()] = $computation;
         }
         ksort($computations);

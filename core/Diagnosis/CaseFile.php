@@ -49,7 +49,7 @@ final readonly class CaseFile
             findings: self::findings($fields->map('findings'), $knowledge),
             rates: self::history($fields->map('history'), $knowledge),
             swapFirst: $fields->choice('school', ['measure-first', 'swap-first'], 'measure-first') === 'swap-first',
-            redTag: self::flag($fields, $input, 'red_tag'),
+            redTag: $fields->flag('red_tag'),
             hidden: self::known($fields->texts('hidden'), 'hidden', 'check', $knowledge->checks),
             ruledOut: self::known($fields->texts('ruled_out'), 'ruled_out', 'fault', $knowledge->faults),
             onShelf: self::known($fields->texts('on_shelf'), 'on_shelf', 'part class', $knowledge->partClasses),
@@ -153,18 +153,5 @@ final readonly class CaseFile
         }
 
         return $codes;
-    }
-
-    /** @param  array<array-key, mixed>  $input */
-    private static function flag(Fields $fields, array $input, string $key): bool
-    {
-        if (! $fields->has($key)) {
-            return false;
-        }
-        if (! is_bool($input[$key])) {
-            throw InputError::at($key, "{$key} must be true or false.");
-        }
-
-        return $input[$key];
     }
 }

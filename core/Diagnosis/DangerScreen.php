@@ -32,7 +32,7 @@ final readonly class DangerScreen
             foreach ($beliefs->network->faults as $i => $code) {
                 $fault = $knowledge->faults[$code];
                 if ($fault->danger) {
-                    $worst = max(array_map(static fn (Posterior $view): float => $view->faults[$i], $views));
+                    $worst = max([0.0, ...array_map(static fn (Posterior $view): float => $view->faults[$i], $views)]);
                     if ($worst >= $knowledge->bench->redTagFrom) {
                         $because[] = sprintf('%s may be the cause (%d %%), and that is dangerous.', $fault->name, (int) round(100 * $worst));
                     }

@@ -160,6 +160,39 @@ final class Fields
         return $numbers;
     }
 
+    /**
+     * A list of objects, each to be read strictly; an absent one reads as empty.
+     *
+     * @return list<self>
+     *
+     * @throws InputError when it is no list of objects
+     */
+    public function objects(string $key): array
+    {
+        $objects = [];
+        foreach ($this->has($key) ? $this->listAt($key) : [] as $i => $item) {
+            if (! is_array($item) || ($item !== [] && array_is_list($item))) {
+                throw InputError::at("{$this->name($key)}.{$i}", "{$this->name($key)}.{$i} must be an object of names and values.");
+            }
+            $objects[] = new self($item, "{$this->name($key)}.{$i}");
+        }
+
+        return $objects;
+    }
+
+    /** @throws InputError when it is there and neither true nor false */
+    public function flag(string $key): bool
+    {
+        if (! $this->has($key)) {
+            return false;
+        }
+        if (! is_bool($this->values[$key])) {
+            throw InputError::at($this->name($key), "{$this->name($key)} must be true or false.");
+        }
+
+        return $this->values[$key];
+    }
+
     /** @throws InputError when a key was given that nobody asked for */
     public function done(): void
     {

@@ -38,6 +38,22 @@ final readonly class Knowledge
     ) {
     }
 
+    /** Whether a machine with these traits has a place where the finding can be seen; what is told has no place. */
+    public function hasPlaceFor(string $finding, Traits $traits): bool
+    {
+        $somewhere = false;
+        foreach ($this->places as $place) {
+            if (in_array($finding, $place->findings, true)) {
+                if ($traits->allow($place->needs)) {
+                    return true;
+                }
+                $somewhere = true;
+            }
+        }
+
+        return ! $somewhere;
+    }
+
     /** @throws InputError */
     public function finding(string $code, string $field = 'finding'): Finding
     {

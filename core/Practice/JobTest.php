@@ -31,7 +31,7 @@ final readonly class JobTest
             'swap first' => new Advised($this->knowledge, 'swap-first'),
             'checklist' => new Listed($this->knowledge, $this->checklist, self::SURE),
             'checklist, mends at better than even' => new Listed($this->knowledge, $this->checklist, 0.5),
-            'random order' => new Listed($this->knowledge, array_values($random->shuffleArray(array_keys($this->knowledge->checks))), self::SURE),
+            'random order' => new Listed($this->knowledge, $random->shuffleArray(array_keys($this->knowledge->checks)), self::SURE),
         ];
     }
 

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Diagnosis;
+
+/** How belief moved: what was thought of each fault after each finding was made or withdrawn. */
+final readonly class BeliefHistory
+{
+    /**
+     * @param  list<Moved>  $moves  the first is before anything was known
+     */
+    private function __construct(public array $moves)
+    {
+    }
+
+    /**
+     * @param  list<array{code: string, present: bool, withdrawn: bool}>  $events  in the order they happened
+     */
+    public static function of(Network $network, array $events): self
+    {
+        $known = [];
+        $moves = [new Moved(null, false, false, Beliefs::of($network, [])->now()->faults)];
+        foreach ($events as $event) {
+            if ($event['withdrawn']) {
+                unset($known[$event['code']]);
+            } else {
+                $known[$event['code']] = $event['present'];
+            }
+            $moves[] = new Moved($event['code'], $event['present'], $event['withdrawn'], Beliefs::of($network, $known)->now()->faults);
+        }
+
+        return new self($moves);
+    }
+
+    /**
+     * The faults worth a line: likeliest now, and any that stood first at some time.
+     *
+     * @param  list<int>  $inQuestion  faults by index that a line may be drawn for
+     * @return list<int> by what is believed now
+     */
+    public function lines(array $inQuestion, int $most): array
+    {
+        $now = $this->moves[count($this->moves) - 1]->faults;
+        usort($inQuestion, static fn (int $a, int $b): int => $now[$b] <=> $now[$a]);
+        $lines = array_slice($inQuestion, 0, $most);
+        foreach (array_slice($this->moves, 1) as $move) {
+            $first = null;
+            foreach ($inQuestion as $fault) {
+                if ($first === null || $move->faults[$fault] > $move->faults[$first]) {
+                    $first = $fault;
+                }
+            }
+            if ($first !== null && $move->faults[$first] >= 0.25 && ! in_array($first, $lines, true) && count($lines) < $most + 2) {
+                $lines[] = $first;
+            }
+        }
+
+        return $lines;
+    }
+}
