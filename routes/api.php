@@ -3,7 +3,10 @@
 declare(strict_types=1);
 
 use App\Diagnosis\DiagnosisController;
+use App\Diagnosis\TrialController;
+use App\Fleet\LookListController;
 use App\Intake\JobController;
+use App\Intake\PhotographController;
 use App\Knowledge\KnowledgeController;
 use App\Machines\MachineController;
 use App\Plan\BenchController;
@@ -33,8 +36,13 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
     Route::get('parts/{number}', [ShelfController::class, 'show']);
     Route::post('parts/{number}/movements', [ShelfController::class, 'move']);
 
+    Route::get('look-lists', [LookListController::class, 'index']);
+    Route::get('look-lists/{list}', [LookListController::class, 'show'])->whereNumber('list');
+    Route::post('look-lists/{list}/looks', [LookListController::class, 'look'])->whereNumber('list');
+    Route::post('look-lists/{list}/end', [LookListController::class, 'close'])->whereNumber('list');
+
     Route::post('jobs', [JobController::class, 'store']);
-    Route::prefix('jobs/{job}')->whereNumber(['job', 'finding', 'movement'])->group(function (): void {
+    Route::prefix('jobs/{job}')->whereNumber(['job', 'finding', 'movement', 'trial'])->group(function (): void {
         Route::get('', [JobController::class, 'show']);
         Route::patch('', [JobController::class, 'update']);
         Route::post('station', [JobController::class, 'move']);
@@ -47,12 +55,20 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
         Route::post('red-tag/supervised-test', [SafetyController::class, 'signTest']);
 
         Route::get('diagnosis', [DiagnosisController::class, 'show']);
+        Route::post('look-lists', [LookListController::class, 'open']);
         Route::post('findings', [DiagnosisController::class, 'record']);
+        Route::post('readings', [DiagnosisController::class, 'reading']);
         Route::delete('findings/{finding}', [DiagnosisController::class, 'withdraw']);
         Route::post('hidden-checks', [DiagnosisController::class, 'hide']);
         Route::post('faults', [DiagnosisController::class, 'confirm']);
         Route::post('faults/pass', [DiagnosisController::class, 'pass']);
         Route::post('faults/supersede', [DiagnosisController::class, 'supersede']);
+
+        Route::get('trials', [TrialController::class, 'index']);
+        Route::post('trials', [TrialController::class, 'store']);
+        Route::post('trials/conclusion', [TrialController::class, 'conclude']);
+        Route::delete('trials/{trial}', [TrialController::class, 'withdraw']);
+        Route::post('photographs', [PhotographController::class, 'store']);
 
         Route::post('mends', [RepairController::class, 'note']);
         Route::post('parts', [RepairController::class, 'usePart']);

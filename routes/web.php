@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Diagnosis\TrialController;
+use App\Intake\PhotographController;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 
@@ -11,5 +13,11 @@ Route::get('/health', function (): array {
     return ['status' => 'ok'];
 })->withoutMiddleware('web');
 
+// Files: pictures and tables to keep elsewhere.
+Route::middleware('auth')->prefix('files')->group(function (): void {
+    Route::get('photographs/{photograph}.jpg', [PhotographController::class, 'show'])->whereNumber('photograph');
+    Route::get('jobs/{job}/trials.csv', [TrialController::class, 'csv'])->whereNumber('job');
+});
+
 // Every other address is the page; the page knows its own places.
-Route::view('/{any?}', 'page')->where('any', '^(?!api/|build/|health).*$')->name('page');
+Route::view('/{any?}', 'page')->where('any', '^(?!api/|build/|files/|health).*$')->name('page');

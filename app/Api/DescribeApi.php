@@ -132,8 +132,8 @@ final readonly class DescribeApi
             $schema = $this->field($its);
             if ($schema['type'] === 'array') {
                 $item = $this->field($rules["{$field}.*"] ?? ['string']);
-                // lists are of texts here, maps of answers
-                $schema = $item['type'] === 'boolean' ? ['type' => 'object', 'additionalProperties' => $item] : ['type' => 'array', 'items' => $item];
+                $map = $item['type'] === 'boolean' || array_filter($its, static fn (mixed $rule): bool => $rule instanceof IsMap) !== [];
+                $schema = $map ? ['type' => 'object', 'additionalProperties' => $item] : ['type' => 'array', 'items' => $item];
             }
             if (in_array('nullable', $its, true)) {
                 $schema['type'] = [$schema['type'], 'null'];

@@ -9,15 +9,24 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
-/** A write’s body is JSON and not larger than a form can be. */
+/** A write’s body is JSON and not larger than a form can be, or a picture where pictures are taken. */
 final class LimitBody
 {
     private const MOST = 262_144;
+
+    private const MOST_OF_A_PICTURE = 8 * 1024 * 1024;
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         if ($request->isMethodSafe()) {
+            return $next($request);
+        }
+        if ($request->is('api/v1/jobs/*/photographs')) {
+            if ((int) $request->headers->get('Content-Length') > self::MOST_OF_A_PICTURE) {
+                throw new HttpException(413);
+            }
+
             return $next($request);
         }
         $content = $request->getContent();

@@ -6,6 +6,7 @@ namespace App\Diagnosis;
 
 use App\Api\View;
 use OddBench\Knowledge\Knowledge;
+use OddBench\Knowledge\Mend;
 use OpenApi\Attributes as OA;
 
 /** A fault that was confirmed, and what overturned it when it was wrong. */
@@ -15,6 +16,7 @@ final readonly class ConfirmedView extends View
     /**
      * @param  list<string>  $cautions
      * @param  list<string>  $partClasses
+     * @param  list<WayView>  $ways  of mending it
      * @param  list<string>  $behind  names of faults that usually lie behind it
      */
     public function __construct(
@@ -27,15 +29,18 @@ final readonly class ConfirmedView extends View
         #[OA\Property] public ?string $overturnedBy,
         #[OA\Property] public string $do,
         #[OA\Property] public float $minutes,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: WayView::class))] public array $ways,
         #[OA\Property] public bool $danger,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $cautions,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $partClasses,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $behind,
         #[OA\Property] public bool $mended,
+        #[OA\Property(description: 'other machines worth the same look; null when that is no question')] public ?int $sisters,
+        #[OA\Property] public ?string $sistersBecause,
     ) {
     }
 
-    public static function of(Confirmed $confirmed, Knowledge $knowledge, bool $mended): self
+    public static function of(Confirmed $confirmed, Knowledge $knowledge, bool $mended, ?int $sisters = null): self
     {
         $fault = $knowledge->faults[$confirmed->fault] ?? null;
         $names = static fn (array $codes): array => array_values(array_map(static fn (string $code): string => $knowledge->faults[$code]->name, $codes));
@@ -44,7 +49,8 @@ final readonly class ConfirmedView extends View
             $confirmed->fault, $fault->name ?? $confirmed->fault, $confirmed->probability, $confirmed->person->name, $confirmed->at->toIso8601String(),
             $confirmed->superseded_at !== null,
             $confirmed->overturned_by === null ? null : ($knowledge->findings[$confirmed->overturned_by]->name ?? $confirmed->overturned_by),
-            $fault?->mend()->do ?? '', $fault?->mend()->minutes ?? 0.0, $fault->danger ?? false, $fault->cautions ?? [], $fault?->mend()->parts ?? [], $names($fault->behind ?? []), $mended,
+            $fault?->mend()->do ?? '', $fault?->mend()->minutes ?? 0.0, array_map(static fn (Mend $m): WayView => WayView::of($m, $knowledge), $fault->mends ?? []), $fault->danger ?? false, $fault->cautions ?? [], $fault?->mend()->parts ?? [], $names($fault->behind ?? []), $mended,
+            $sisters, $sisters === null ? null : $fault?->sisters?->because,
         );
     }
 }

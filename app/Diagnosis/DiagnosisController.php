@@ -18,13 +18,21 @@ final readonly class DiagnosisController
 
     public function show(int $job, ShowDiagnosisRequest $request, ShowDiagnosis $diagnosis): DiagnosisView
     {
-        return $diagnosis->of(Job::query()->with(['findings', 'machine.redTag'])->findOrFail($job), $request->words('school') ?? 'measure-first');
+        return $diagnosis->of(Job::query()->with(['findings', 'diagnoses', 'machine.redTag'])->findOrFail($job), $request->words('school') ?? 'measure-first');
     }
 
     public function record(int $job, RecordFindingsRequest $request, RecordFinding $record): JobView
     {
         Gate::authorize('work', Job::class);
         $record->record(Job::query()->findOrFail($job), $request->findings(), $request->words('check'), $request->words('value'), Here::person());
+
+        return $this->show->of($job);
+    }
+
+    public function reading(int $job, RecordReadingRequest $request, RecordReading $record): JobView
+    {
+        Gate::authorize('work', Job::class);
+        $record->record(Job::query()->findOrFail($job), $request->string('check')->toString(), $request->float('value'), Here::person());
 
         return $this->show->of($job);
     }

@@ -22,7 +22,17 @@ final readonly class DiagnosisQuery
 
     public function of(Job $job, string $school = 'measure-first'): Diagnosis
     {
-        return (new Diagnose($this->knowledge))->judge(CaseFile::read($this->input($job, $school), $this->knowledge));
+        return $this->judge($this->case($job, $school));
+    }
+
+    public function case(Job $job, string $school): CaseFile
+    {
+        return CaseFile::read($this->input($job, $school), $this->knowledge);
+    }
+
+    public function judge(CaseFile $case): Diagnosis
+    {
+        return (new Diagnose($this->knowledge))->judge($case);
     }
 
     /** The powered check a lead signed for under the red tag, while it is not done. */

@@ -16,6 +16,9 @@ final readonly class DiagnosisView extends View
      * @param  list<string>  $unexplained  names of findings
      * @param  list<string>  $danger  why a red tag is asked for
      * @param  list<StepView>  $next
+     * @param  list<string>  $likely  codes of findings likely to be there too
+     * @param  list<MoveView>  $moves
+     * @param  list<LineView>  $lines
      */
     public function __construct(
         #[OA\Property] public int $version,
@@ -24,6 +27,11 @@ final readonly class DiagnosisView extends View
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $unexplained,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $danger,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StepView::class))] public array $next,
+        #[OA\Property(description: 'why the first step stands first')] public string $why,
+        #[OA\Property(description: 'what the other school would begin with')] public string $otherSchool,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $likely,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MoveView::class))] public array $moves,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LineView::class))] public array $lines,
     ) {
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Diagnosis;
 
 use App\Api\Refused;
+use App\Fleet\KeepLookList;
 use App\Intake\Job;
 use App\Intake\JobRecord;
 use App\Intake\Said;
@@ -19,7 +20,7 @@ use OddBench\Knowledge\Knowledge;
 /** Writes down what was found and what was not; a sign of danger puts the red tag on. */
 final readonly class RecordFinding
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private PutOnRedTag $redTag)
+    public function __construct(private Knowledge $knowledge, private JobRecord $record, private PutOnRedTag $redTag, private KeepLookList $lookLists)
     {
     }
 
@@ -51,6 +52,9 @@ final readonly class RecordFinding
                 }
             }
             $text = ($check === null ? '' : "{$this->knowledge->checks[$check]->name}: ").implode(', ', $words).($value === null ? '' : " ({$value})");
+            if ($check !== null) {
+                $this->lookLists->lookedInJob($job, $check, $by);
+            }
             $test?->update(['done_at' => now(), 'done_by' => $by->id, 'result' => $text]);
             if ($dangers !== []) {
                 $this->redTag->on($job, implode(', ', $dangers), $by);
@@ -89,8 +93,14 @@ final readonly class RecordFinding
         }
     }
 
-    /** @return SupervisedTest|null the signed test this check uses up */
-    private function allowUnderRedTag(Job $job, string $code): ?SupervisedTest
+    /**
+     * Inside a running write.
+     *
+     * @return SupervisedTest|null the signed test this check uses up
+     *
+     * @throws Refused when the machine wears a red tag and the check needs power
+     */
+    public function allowUnderRedTag(Job $job, string $code): ?SupervisedTest
     {
         $check = $this->knowledge->checks[$code];
         $tag = $check->state->needsPower() ? RedTag::query()->with('supervisedTest')->where('machine_id', $job->machine_id)->whereNull('off_at')->first() : null;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Diagnosis;
 
 use App\Intake\Job;
+use OddBench\Diagnosis\Diagnose;
 use OddBench\Diagnosis\Diagnosis;
 use OddBench\Diagnosis\Outcome;
 use OddBench\Diagnosis\Step;
@@ -19,17 +20,23 @@ final readonly class ShowDiagnosis
 
     private const STEPS = 4;
 
-    public function __construct(private Knowledge $knowledge, private DiagnosisQuery $query, private FaultCounts $counts)
+    private const LIKELY = 9;
+
+    public function __construct(private Knowledge $knowledge, private DiagnosisQuery $query, private FaultCounts $counts, private BeliefHistoryQuery $history, private StepWords $words)
     {
     }
 
     public function of(Job $job, string $school): DiagnosisView
     {
-        $diagnosis = $this->query->of($job, $school);
+        $case = $this->query->case($job, $school);
+        $diagnosis = $this->query->judge($case);
         $signed = $this->query->signedTest($job);
         $history = $this->counts->ofFamily($job->machine->family);
         $shown = array_filter($diagnosis->suspects, static fn (Suspect $s): bool => $s->explains !== []);
         $present = array_fill_keys($job->findings->filter(fn (JobFinding $f): bool => $f->present)->pluck('code')->all(), true);
+        $next = $diagnosis->nextAtTheBench($signed);
+        $superseded = array_values(array_filter($job->diagnoses->whereNotNull('superseded_at')->pluck('fault')->all(), fn (mixed $code): bool => is_string($code) && isset($this->knowledge->faults[$code])));
+        [$moves, $lines] = $this->history->of($job, $case, array_map(static fn (Suspect $s): string => $s->code, array_values($shown)), $superseded);
 
         return new DiagnosisView(
             version: $job->version,
@@ -37,7 +44,12 @@ final readonly class ShowDiagnosis
             others: count($diagnosis->suspects) - count($shown),
             unexplained: array_map(fn (string $code): string => $this->knowledge->findings[$code]->name, $diagnosis->unexplained),
             danger: $diagnosis->danger->because,
-            next: array_map(fn (Step $s): StepView => $this->step($s, $diagnosis, $job->machine->redTag !== null && $s->needsPower && $s->code !== $signed), array_slice($diagnosis->nextAtTheBench($signed), 0, self::STEPS)),
+            next: array_map(fn (Step $s): StepView => $this->step($s, $diagnosis, $job->machine->redTag !== null && $s->needsPower && $s->code !== $signed), array_slice($next, 0, self::STEPS)),
+            why: $this->words->why($next, $case),
+            otherSchool: $this->words->otherSchool($next, $this->query->judge($case->byTheOtherSchool())->nextAtTheBench($signed), $case),
+            likely: (new Diagnose($this->knowledge))->likelyFindings($case, self::LIKELY),
+            moves: $moves,
+            lines: $lines,
         );
     }
 
@@ -53,6 +65,8 @@ final readonly class ShowDiagnosis
             fault: $s->code,
             name: $fault->name,
             area: $fault->area,
+            means: $fault->means,
+            settle: $fault->settle,
             danger: $fault->danger,
             probability: $s->probability,
             start: $s->start,
@@ -108,13 +122,12 @@ final readonly class ShowDiagnosis
     private function step(Step $s, Diagnosis $diagnosis, bool $wantsSignature): StepView
     {
         $check = $s->kind === 'check' ? $this->knowledge->checks[$s->code] : null;
-        $fault = $check === null ? $this->knowledge->faults[$s->code] : null;
         $finding = $check !== null && ($s->answers[0]->answer ?? '') === 'present' ? array_key_first($s->answers[0]->findings) : null;
 
         return new StepView(
             code: $s->code,
             kind: $s->kind,
-            name: $check === null ? ($s->kind === 'swap' ? 'Swap to see: ' : 'Mend now: ').($fault->name ?? '') : $check->name,
+            name: $this->words->name($s),
             finding: $finding,
             asks: $finding === null ? null : ucfirst($this->knowledge->findings[$finding]->name),
             minutes: $s->minutes,
@@ -122,8 +135,12 @@ final readonly class ShowDiagnosis
             supervised: $s->supervised,
             wantsSignature: $wantsSignature,
             qualified: $check->qualified ?? false,
-            steps: $check === null ? [$fault?->mend()->do ?? ''] : $check->steps,
-            caution: $check === null ? ($fault->cautions[0] ?? null) : $check->caution,
+            steps: $this->words->steps($s),
+            cautions: $this->words->cautions($s),
+            takes: $check?->takes,
+            reading: ReadingView::of($check?->reading),
+            pictures: $check->pictures ?? [],
+            pays: $s->pays,
             answers: array_map(fn (Outcome $o): AnswerView => new AnswerView($o->answer, $this->answerName($o->answer), $o->probability, $this->beliefs(in_array($o->answer, ['present', 'absent'], true) ? $diagnosis->leadsTo($o->beliefs) : $diagnosis->raises($o->beliefs))), $s->answers),
         );
     }

@@ -13,6 +13,8 @@ final readonly class StepView extends View
 {
     /**
      * @param  list<string>  $steps
+     * @param  list<string>  $cautions
+     * @param  list<string>  $pictures
      * @param  list<AnswerView>  $answers
      */
     public function __construct(
@@ -27,7 +29,11 @@ final readonly class StepView extends View
         #[OA\Property(description: 'a lead signs for it first: the machine wears a red tag')] public bool $wantsSignature,
         #[OA\Property] public bool $qualified,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $steps,
-        #[OA\Property] public ?string $caution,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'what can hurt, said at the step')] public array $cautions,
+        #[OA\Property(description: 'minutes until it is done where most need no hands')] public ?float $takes,
+        #[OA\Property] public ?ReadingView $reading,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'drawings to compare with')] public array $pictures,
+        #[OA\Property(description: 'it saves more than it costs')] public bool $pays,
         #[OA\Property(type: 'array', items: new OA\Items(ref: AnswerView::class))] public array $answers,
     ) {
     }

@@ -21,6 +21,8 @@ final readonly class SuspectView extends View
         #[OA\Property] public string $fault,
         #[OA\Property] public string $name,
         #[OA\Property] public string $area,
+        #[OA\Property] public string $means,
+        #[OA\Property] public ?string $settle,
         #[OA\Property] public bool $danger,
         #[OA\Property] public float $probability,
         #[OA\Property] public float $start,

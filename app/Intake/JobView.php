@@ -7,6 +7,7 @@ namespace App\Intake;
 use App\Api\View;
 use App\Diagnosis\ConfirmedView;
 use App\Diagnosis\FindingView;
+use App\Fleet\LookListLine;
 use App\Machines\FittingView;
 use App\Machines\MachineSummary;
 use App\Machines\PastJobView;
@@ -32,6 +33,7 @@ final readonly class JobView extends View
      * @param  list<WayOutView>  $waysOut
      * @param  list<FittingView>  $positions
      * @param  list<PastJobView>  $pastJobs
+     * @param  list<LookListLine>  $lookLists  open ones this machine stands on
      */
     public function __construct(
         #[OA\Property] public int $id,
@@ -64,6 +66,7 @@ final readonly class JobView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: WayOutView::class))] public array $waysOut,
         #[OA\Property(type: 'array', items: new OA\Items(ref: FittingView::class))] public array $positions,
         #[OA\Property(type: 'array', items: new OA\Items(ref: PastJobView::class))] public array $pastJobs,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LookListLine::class))] public array $lookLists,
     ) {
     }
 

@@ -8,6 +8,9 @@ use App\Diagnosis\Confirmed;
 use App\Diagnosis\ConfirmedView;
 use App\Diagnosis\FindingView;
 use App\Diagnosis\JobFinding;
+use App\Fleet\LookList;
+use App\Fleet\LookListQuery;
+use App\Fleet\SistersQuery;
 use App\Machines\MachineSummary;
 use App\Machines\PassportQuery;
 use App\Machines\PastJobView;
@@ -33,6 +36,8 @@ final readonly class ShowJob
         private SafetyState $safety,
         private ShowProofs $proofs,
         private PassportQuery $passport,
+        private LookListQuery $lookLists,
+        private SistersQuery $sisters,
     ) {
     }
 
@@ -70,14 +75,27 @@ final readonly class ShowJob
             redTag: $machine->redTag === null ? null : RedTagView::of($machine->redTag),
             safetyAnswers: $this->safety->answers($job),
             findings: array_values($job->findings->map(fn (JobFinding $f): FindingView => FindingView::of($f, $this->knowledge))->all()),
-            diagnoses: array_values($job->diagnoses->map(fn (Confirmed $c): ConfirmedView => ConfirmedView::of($c, $this->knowledge, in_array($c->fault, $mended, true)))->all()),
+            diagnoses: array_values($job->diagnoses->map(fn (Confirmed $c): ConfirmedView => ConfirmedView::of($c, $this->knowledge, in_array($c->fault, $mended, true), $this->sistersToLookAt($job, $c)))->all()),
             mends: array_values($job->mends->map(fn (Mend $m): MendView => MendView::of($m, $this->knowledge))->all()),
             parts: array_values($job->movements->where('kind', 'used')->map(MovementView::of(...))->all()),
             proofs: $this->proofs->of($job),
             waysOut: $this->waysOut($job),
             positions: $this->passport->positions($machine),
             pastJobs: array_values(array_filter($this->passport->jobs($machine), static fn (PastJobView $p): bool => $p->id !== $job->id)),
+            lookLists: $this->lookLists->ofMachine($machine),
         );
+    }
+
+    /** How many other machines are worth the same look, when nobody has begun to look. */
+    private function sistersToLookAt(Job $job, Confirmed $confirmed): ?int
+    {
+        $fault = $this->knowledge->faults[$confirmed->fault] ?? null;
+        if ($fault?->sisters === null || $confirmed->superseded_at !== null || LookList::query()->where('fault', $fault->code)->where(fn ($q) => $q->whereNull('closed_at')->orWhere('job_id', $job->id))->exists()) {
+            return null;
+        }
+        $many = $this->sisters->of($fault, $job->machine)->count();
+
+        return $many === 0 ? null : $many;
     }
 
     /** @return list<StationView> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Machines;
 
 use App\Diagnosis\Confirmed;
+use App\Fleet\LookListQuery;
 use App\Intake\Job;
 use App\Intake\JobEvent;
 use App\Safety\RedTagView;
@@ -16,7 +17,7 @@ final readonly class PassportQuery
 {
     private const LINES = 60;
 
-    public function __construct(private Knowledge $knowledge)
+    public function __construct(private Knowledge $knowledge, private LookListQuery $lookLists)
     {
     }
 
@@ -40,6 +41,7 @@ final readonly class PassportQuery
             jobs: $this->jobs($machine),
             timeline: array_values($events->take(self::LINES)->map(TimelineLine::of(...))->all()),
             olderThan: $events->count() > self::LINES ? $events[self::LINES - 1]->id : null,
+            lookLists: $this->lookLists->ofMachine($machine),
         );
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Machines;
 
 use App\Api\View;
+use App\Fleet\LookListLine;
 use App\Safety\RedTagView;
 use OpenApi\Attributes as OA;
 
@@ -16,6 +17,7 @@ final readonly class PassportView extends View
      * @param  list<FittingView>  $positions
      * @param  list<PastJobView>  $jobs  newest first
      * @param  list<TimelineLine>  $timeline  newest first
+     * @param  list<LookListLine>  $lookLists  open ones it stands on
      */
     public function __construct(
         #[OA\Property] public MachineSummary $machine,
@@ -26,6 +28,7 @@ final readonly class PassportView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: PastJobView::class))] public array $jobs,
         #[OA\Property(type: 'array', items: new OA\Items(ref: TimelineLine::class))] public array $timeline,
         #[OA\Property] public ?int $olderThan,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LookListLine::class))] public array $lookLists,
     ) {
     }
 }

@@ -11,7 +11,9 @@ use App\Intake\Said;
 use App\Shop\Person;
 use OddBench\Input\InputError;
 use OddBench\Intake\Station;
+use OddBench\Knowledge\Fault;
 use OddBench\Knowledge\Knowledge;
+use OddBench\Knowledge\Mend as WayToMend;
 
 /** Notes what was done, and what was touched by it. */
 final readonly class NoteMend
@@ -22,12 +24,13 @@ final readonly class NoteMend
 
     /**
      * @param  string|null  $fault  the fault it mends; null for other work
+     * @param  string|null  $way  the school it was mended by; null for the usual one
      * @param  list<string>  $touched  subsystems besides those the mend always touches
      *
      * @throws InputError for an unknown fault or subsystem
      * @throws Refused when the job does not stand at Fix
      */
-    public function note(Job $job, ?string $fault, string $done, array $touched, Person $by): Job
+    public function note(Job $job, ?string $fault, ?string $way, string $done, array $touched, Person $by): Job
     {
         $known = $fault === null ? null : $this->knowledge->fault($fault);
         foreach ($touched as $i => $subsystem) {
@@ -35,18 +38,29 @@ final readonly class NoteMend
                 throw InputError::unknown("touched.{$i}", 'subsystem', $subsystem, array_keys($this->knowledge->subsystems));
             }
         }
-        $all = array_values(array_unique([...($known?->mend()->touches ?? []), ...$touched]));
+        $all = array_values(array_unique([...($known === null ? [] : $this->way($known, $way)->touches), ...$touched]));
         if ($all === []) {
             throw InputError::at('touched', 'Say what was touched: it decides what must be proved.');
         }
 
-        return $this->record->write($job, $by, null, function (Job $job) use ($known, $done, $all, $by): Said {
+        return $this->record->write($job, $by, null, function (Job $job) use ($known, $way, $done, $all, $by): Said {
             if ($job->station !== Station::Repair) {
                 throw Refused::because('station', "The job stands at {$job->station->words()}; work is noted at Fix.");
             }
-            Mend::query()->create(['job_id' => $job->id, 'fault' => $known?->code, 'done' => $done, 'touched' => $all, 'person_id' => $by->id, 'at' => now()]);
+            Mend::query()->create(['job_id' => $job->id, 'fault' => $known?->code, 'way' => $way, 'done' => $done, 'touched' => $all, 'person_id' => $by->id, 'at' => now()]);
 
             return new Said('mended', ($known === null ? 'Done: ' : "Mended {$known->name}: ").$done);
         });
+    }
+
+    private function way(Fault $fault, ?string $school): WayToMend
+    {
+        foreach ($fault->mends as $mend) {
+            if ($school === null || $mend->school === $school) {
+                return $mend;
+            }
+        }
+        $known = implode(', ', array_filter(array_map(static fn (WayToMend $m): ?string => $m->school, $fault->mends)));
+        throw InputError::at('way', "“{$school}” is no way of mending this here".($known === '' ? ': there is one way only.' : ". Known: {$known}."));
     }
 }

@@ -13,6 +13,7 @@ final class NoteMendRequest extends Form
     {
         return [
             'fault' => ['nullable', 'string', 'max:60'],
+            'way' => ['nullable', 'string', 'max:80'],
             'done' => ['required', 'string', 'max:2000'],
             'touched' => ['sometimes', 'array', 'max:25'],
             'touched.*' => ['string', 'max:60'],

@@ -25,7 +25,7 @@ final readonly class RepairController
         Gate::authorize('work', Job::class);
         /** @var list<string> $touched */
         $touched = array_values((array) $request->validated('touched', []));
-        $note->note(Job::query()->findOrFail($job), $request->words('fault'), $request->string('done')->trim()->toString(), $touched, Here::person());
+        $note->note(Job::query()->findOrFail($job), $request->words('fault'), $request->words('way'), $request->string('done')->trim()->toString(), $touched, Here::person());
 
         return $this->show->of($job);
     }

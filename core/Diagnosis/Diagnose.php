@@ -89,6 +89,16 @@ final readonly class Diagnose implements Computation
         );
     }
 
+    /**
+     * Findings likely to be there too, not known yet.
+     *
+     * @return list<string> codes, likeliest first
+     */
+    public function likelyFindings(CaseFile $case, int $most): array
+    {
+        return LikelyFindings::of($this->knowledge, $case->traits, $this->beliefs($case), $most);
+    }
+
     private function beliefs(CaseFile $case): Beliefs
     {
         return Beliefs::of(Network::forMachine($this->knowledge, $case->traits, $case->rates, $case->ruledOut), $case->findings);

@@ -15,7 +15,7 @@ final class ComputeCommandTest extends TestCase
         [$code, $out] = $this->compute('', '--list');
 
         self::assertSame(0, $code);
-        self::assertSame("diagnose\nproof-plan\nsteps\n", $out);
+        self::assertSame("diagnose\nproof-plan\nsteps\ntrials\n", $out);
     }
 
     public function test_it_computes_without_a_database(): void

@@ -40,7 +40,7 @@ final class KnowledgeFilesTest extends BenchTestCase
 
     public function test_a_shops_own_fault_joins_the_shipped_ones_of_its_file(): void
     {
-        file_put_contents("{$this->own}/faults/motion.yaml", "area: Motion\nfaults:\n  - { code: belt-slack, name: Belt slack, rate: 99, shows: { belt-loose: A }, mend: { do: Tighten it, minutes: 8, touches: [motion], parts: [] } }\n");
+        file_put_contents("{$this->own}/faults/motion.yaml", "area: Motion\nfaults:\n  - { code: belt-slack, name: Belt slack, rate: 99, means: It hangs, shows: { belt-loose: A }, mends: [{ do: Tighten it, minutes: 8, touches: [motion], parts: [] }] }\n");
         $knowledge = (new KnowledgeFiles([base_path('knowledge'), $this->own]))->read();
 
         self::assertSame(99.0, $knowledge->faults['belt-slack']->rate);

@@ -194,7 +194,7 @@ final class DemoJob
             }
             yield from $this->parts($fault->mend()->parts, $who);
             yield new Beat($who, (int) round($fault->mend()->minutes * $this->random->getInt(80, 140) / 100));
-            $this->job = $this->note->note($this->job->refresh(), $fault->code, $fault->mend()->do, [], $this->people[$who]);
+            $this->job = $this->note->note($this->job->refresh(), $fault->code, null, $fault->mend()->do, [], $this->people[$who]);
             if (in_array($fault->code, $truth->faults, true)) {
                 $this->mended[] = $fault->code;
             }

@@ -36,6 +36,17 @@ final class KnowledgeReaderTest extends TestCase
         self::assertContains('earth-open', $dangers);
     }
 
+    public function test_everything_that_is_seen_can_be_tapped_somewhere_on_the_drawn_machine(): void
+    {
+        $places = TradeKnowledge::read()->places;
+        $tapped = array_merge(...array_map(static fn ($place): array => $place->findings, array_values($places)));
+        foreach (TradeKnowledge::read()->findings as $finding) {
+            if (! $finding->circumstance) {
+                self::assertContains($finding->code, $tapped, 'circumstances are told, not seen');
+            }
+        }
+    }
+
     /** @return iterable<string, array{callable(array<string, mixed>): array<string, mixed>, string}> */
     public static function mistakes(): iterable
     {

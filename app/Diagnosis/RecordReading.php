@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Diagnosis;
+
+use App\Intake\Job;
+use App\Shop\Person;
+use OddBench\Input\InputError;
+use OddBench\Knowledge\Knowledge;
+
+/** Writes down the measured value of a check: the knowledge says which findings it stands for. */
+final readonly class RecordReading
+{
+    public function __construct(private Knowledge $knowledge, private RecordFinding $record)
+    {
+    }
+
+    /** @throws InputError when the check measures no single value, or no such value can be */
+    public function record(Job $job, string $code, float $value, Person $by): Job
+    {
+        $check = $this->knowledge->check($code);
+        if ($check->reading === null) {
+            throw InputError::at('check', "“{$check->name}” has no single value; answer what is there.");
+        }
+        $findings = $check->reading->judge($value);
+
+        return $this->record->record($job, $findings === [] ? ['' => false] : $findings, $check->code, sprintf('%s %s', round($value, 4), $check->reading->unit), $by);
+    }
+}

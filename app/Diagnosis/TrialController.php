@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Diagnosis;
+
+use App\Intake\Job;
+use App\Intake\JobView;
+use App\Intake\ShowJob;
+use App\Shop\Here;
+use Illuminate\Support\Facades\Gate;
+use Symfony\Component\HttpFoundation\Response;
+
+final readonly class TrialController
+{
+    public function __construct(private TrialsQuery $query, private KeepTrials $keep, private ShowJob $show)
+    {
+    }
+
+    public function index(int $job): TrialsView
+    {
+        Job::query()->findOrFail($job);
+        $prints = $this->query->prints($job);
+
+        return TrialsView::of($prints, $this->query->judge($prints), $this->keep->concluded($job));
+    }
+
+    public function store(int $job, AddTrialRequest $request): TrialsView
+    {
+        Gate::authorize('work', Job::class);
+        $band = $request->filled('bandFromMm') ? [$request->float('bandFromMm'), $request->float('bandToMm')] : null;
+        $settings = $request->settings();
+        $this->keep->add(Job::query()->findOrFail($job), $settings === [] ? ['-' => '-'] : $settings, $request->integer('rating'), $request->boolean('stopped'), $band, $request->words('note'), $request->wholeOrNull('photograph'), Here::person());
+
+        return $this->index($job);
+    }
+
+    public function withdraw(int $job, int $trial): TrialsView
+    {
+        Gate::authorize('work', Job::class);
+        $this->keep->withdraw(Job::query()->findOrFail($job), $trial, Here::person());
+
+        return $this->index($job);
+    }
+
+    public function conclude(int $job): JobView
+    {
+        Gate::authorize('work', Job::class);
+        $this->keep->conclude(Job::query()->findOrFail($job), Here::person());
+
+        return $this->show->of($job);
+    }
+
+    /** The table as CSV (RFC 4180). */
+    public function csv(int $job): Response
+    {
+        $found = Job::query()->with('machine')->findOrFail($job);
+        $view = $this->index($job);
+        $file = fopen('php://temp', 'r+');
+        if ($file === false) {
+            abort(500);
+        }
+        $put = static fn (array $row) => fputcsv($file, $row, ',', '"', '', "\r\n");
+        $put(['trial', ...$view->settings, 'rating', 'stopped', 'band_from_mm', 'band_to_mm', 'changed', 'note', 'by', 'at']);
+        foreach ($view->trials as $t) {
+            $put([$t->number, ...array_map(static fn (string $name): string => self::cell($t->settings[$name] ?? ''), $view->settings), $t->rating, $t->stopped ? 'yes' : 'no', $t->bandFromMm, $t->bandToMm, implode(' ', $t->changed), self::cell($t->note ?? ''), $t->by, $t->at]);
+        }
+        rewind($file);
+
+        return response((string) stream_get_contents($file), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"trials-{$found->machine->tag}-{$found->id}.csv\""]);
+    }
+
+    /** Words that a spreadsheet would take for a formula are marked as words. */
+    private static function cell(float|int|string $value): string
+    {
+        return is_string($value) && preg_match('/^[=+\-@\t\r]/', $value) === 1 ? "'{$value}" : (string) $value;
+    }
+}

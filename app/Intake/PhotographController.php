@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Shop\Here;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Storage;
+use Symfony\Component\HttpFoundation\Response;
+
+final readonly class PhotographController
+{
+    /** The body is the picture itself. */
+    public function store(int $job, Request $request, KeepPhotograph $keep): PhotographView
+    {
+        Gate::authorize('work', Job::class);
+
+        return PhotographView::of($keep->keep(Job::query()->findOrFail($job), $request->getContent(), Here::person()));
+    }
+
+    public function show(int $photograph): Response
+    {
+        $found = Photograph::query()->findOrFail($photograph);
+
+        return response((string) Storage::get($found->path), 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable']);
+    }
+}
