@@ -105,14 +105,17 @@ final class FindTest extends BenchTestCase
     public function test_a_step_carries_its_cautions_its_value_and_its_pictures(): void
     {
         $this->actingAs($this->person());
-        $job = $this->job($this->machine('tern-220-d'));
-        $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['level-drifts' => true, 'first-layer-uneven' => true]])->assertOk();
+        $job = $this->job($this->machine('tern-220'));
+        $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['thin-extrusion' => true]])->assertOk();
+        foreach (['tube-tug', 'spool-look', 'gear-look', 'liner-look'] as $check) {
+            $this->send('POST', "/jobs/{$job->id}/hidden-checks", ['check' => $check])->assertOk();
+        }
         $steps = collect((array) $this->getJson("/api/v1/jobs/{$job->id}/diagnosis")->json('next'));
 
         foreach ($steps->where('state', 'hot') as $step) {
             self::assertStringContainsString('burn', implode(' ', $step['cautions']));
         }
-        self::assertSame('mm', $steps->firstWhere('code', 'probe-ten-taps')['reading']['unit']);
+        self::assertSame('mm', $steps->firstWhere('code', 'feed-100')['reading']['unit']);
         self::assertTrue($steps[0]['pays']);
     }
 
@@ -126,7 +129,7 @@ final class FindTest extends BenchTestCase
 
         $this->assertRefused($this->send('POST', "/jobs/{$job->id}/mends", ['fault' => 'thermistor-failed', 'way' => 'by prayer', 'done' => 'Prayed']), 422, 'way', 'the sensor alone, the whole block');
         $mended = $this->send('POST', "/jobs/{$job->id}/mends", ['fault' => 'thermistor-failed', 'way' => 'the whole block', 'done' => 'New block'])->assertOk();
-        self::assertContains('hot end', $mended->json('mends.0.touched'));
+        self::assertContains('hot end, opened', $mended->json('mends.0.touched'));
     }
 
     public function test_too_many_entangled_findings_are_refused_by_name_and_can_be_withdrawn(): void
