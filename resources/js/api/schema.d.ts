@@ -180,6 +180,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/jobs/{job}/look-lists": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookListOpen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/jobs/{job}/mends": {
         parameters: {
             query?: never;
@@ -228,6 +244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/jobs/{job}/photographs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["photographStore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/jobs/{job}/proofs": {
         parameters: {
             query?: never;
@@ -238,6 +270,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["proofRecord"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["diagnosisReading"];
         delete?: never;
         options?: never;
         head?: never;
@@ -356,6 +404,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/jobs/{job}/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["trialIndex"];
+        put?: never;
+        post: operations["trialStore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/trials/conclusion": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["trialConclude"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/trials/{trial}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["trialWithdraw"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/knowledge": {
         parameters: {
             query?: never;
@@ -366,6 +462,70 @@ export interface paths {
         get: operations["knowledgeShow"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/look-lists": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lookListIndex"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/look-lists/{list}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lookListShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/look-lists/{list}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookListClose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/look-lists/{list}/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookListLook"];
         delete?: never;
         options?: never;
         head?: never;
@@ -554,11 +714,15 @@ export interface components {
             do: string;
             /** Format: float */
             minutes: number;
+            ways: components["schemas"]["WayView"][];
             danger: boolean;
             cautions: string[];
             partClasses: string[];
             behind: string[];
             mended: boolean;
+            /** @description other machines worth the same look; null when that is no question */
+            sisters: number | null;
+            sistersBecause: string | null;
         };
         DemoLoginView: {
             login: string;
@@ -575,6 +739,21 @@ export interface components {
             unexplained: string[];
             danger: string[];
             next: components["schemas"]["StepView"][];
+            /** @description why the first step stands first */
+            why: string;
+            /** @description what the other school would begin with */
+            otherSchool: string;
+            likely: string[];
+            moves: components["schemas"]["MoveView"][];
+            lines: components["schemas"]["LineView"][];
+        };
+        /** @description What going from one value of a setting to another does to the rating. */
+        EffectView: {
+            setting: string;
+            from: string | null;
+            to: string | null;
+            /** Format: float */
+            effect: number;
         };
         /** @description What one finding does to a fault’s odds. */
         EvidenceView: {
@@ -660,6 +839,7 @@ export interface components {
             waysOut: components["schemas"]["WayOutView"][];
             positions: components["schemas"]["FittingView"][];
             pastJobs: components["schemas"]["PastJobView"][];
+            lookLists: components["schemas"]["LookListLine"][];
         };
         /** @description What the page must know of the trade to ask and to name things. */
         KnowledgeView: {
@@ -671,6 +851,74 @@ export interface components {
             subsystems: components["schemas"]["NamedView"][];
             partClasses: components["schemas"]["NamedView"][];
             began: components["schemas"]["NamedView"][];
+        };
+        /** @description What was believed of one fault after each move. */
+        LineView: {
+            fault: string;
+            name: string;
+            superseded: boolean;
+            points: number[];
+        };
+        /** @description A look-list on one line; in a passport with what is known of that machine. */
+        LookListLine: {
+            id: number;
+            name: string;
+            look: string;
+            all: number;
+            looked: number;
+            affected: number;
+            closed: boolean;
+            /** @description of the machine in question; null while nobody looked */
+            here: boolean | null;
+        };
+        /** @description A look-list with its machines and how far it has come. */
+        LookListView: {
+            id: number;
+            fault: string;
+            name: string;
+            danger: boolean;
+            look: string;
+            /** Format: float */
+            minutes: number;
+            steps: string[];
+            cautions: string[];
+            because: string;
+            foundInJob: number;
+            foundOn: string;
+            by: string;
+            openedAt: string;
+            closedAt: string | null;
+            all: number;
+            looked: number;
+            affected: number;
+            /**
+             * Format: float
+             * @description share of those looked at
+             */
+            share: number | null;
+            /**
+             * Format: float
+             * @description 95 % interval by Wilson for the share of all
+             */
+            shareLow: number | null;
+            /** Format: float */
+            shareHigh: number | null;
+            said: string;
+            machines: components["schemas"]["LookView"][];
+        };
+        LookListsView: {
+            lists: components["schemas"]["LookListLine"][];
+        };
+        /** @description A machine on a look-list. */
+        LookView: {
+            tag: string;
+            familyName: string;
+            place: string;
+            openJob: number | null;
+            affected: boolean | null;
+            note: string | null;
+            by: string | null;
+            at: string | null;
         };
         MachinePage: {
             machines: components["schemas"]["MachineSummary"][];
@@ -699,6 +947,15 @@ export interface components {
             touched: string[];
             by: string;
             at: string;
+        };
+        /** @description A finding made or withdrawn, as a step on the time axis of the belief chart. */
+        MoveView: {
+            /** @description null before anything was known */
+            finding: string | null;
+            name: string;
+            present: boolean;
+            withdrawn: boolean;
+            at: string | null;
         };
         MovementView: {
             id: number;
@@ -748,6 +1005,7 @@ export interface components {
             jobs: components["schemas"]["PastJobView"][];
             timeline: components["schemas"]["TimelineLine"][];
             olderThan: number | null;
+            lookLists: components["schemas"]["LookListLine"][];
         };
         PastJobView: {
             id: number;
@@ -769,6 +1027,12 @@ export interface components {
             meetsOwners: boolean;
             isLead: boolean;
         };
+        PhotographView: {
+            id: number;
+            url: string;
+            width: number;
+            height: number;
+        };
         /** @description A proof that is owed, and how it stands. */
         ProofView: {
             code: string;
@@ -787,6 +1051,15 @@ export interface components {
             value: number | null;
             by: string | null;
             at: string | null;
+        };
+        /** @description A value a check measures. */
+        ReadingView: {
+            ask: string;
+            unit: string;
+            /** Format: float */
+            least: number;
+            /** Format: float */
+            most: number;
         };
         RedTagView: {
             id: number;
@@ -860,13 +1133,26 @@ export interface components {
             wantsSignature: boolean;
             qualified: boolean;
             steps: string[];
-            caution: string | null;
+            /** @description what can hurt, said at the step */
+            cautions: string[];
+            /**
+             * Format: float
+             * @description minutes until it is done where most need no hands
+             */
+            takes: number | null;
+            reading: components["schemas"]["ReadingView"] | null;
+            /** @description drawings to compare with */
+            pictures: string[];
+            /** @description it saves more than it costs */
+            pays: boolean;
             answers: components["schemas"]["AnswerView"][];
         };
         SuspectView: {
             fault: string;
             name: string;
             area: string;
+            means: string;
+            settle: string | null;
             danger: boolean;
             /** Format: float */
             probability: number;
@@ -908,6 +1194,38 @@ export interface components {
             by: string;
             at: string;
         };
+        TrialView: {
+            number: number;
+            settings: {
+                [key: string]: number | string;
+            };
+            rating: number;
+            stopped: boolean;
+            /** Format: float */
+            bandFromMm: number | null;
+            /** Format: float */
+            bandToMm: number | null;
+            note: string | null;
+            photograph: components["schemas"]["PhotographView"] | null;
+            by: string;
+            at: string;
+            changed: string[];
+            warning: string | null;
+        };
+        /** @description The trial prints of a job and what they say. */
+        TrialsView: {
+            settings: string[];
+            trials: components["schemas"]["TrialView"][];
+            effects: components["schemas"]["EffectView"][];
+            interactions: components["schemas"]["EffectView"][];
+            matters: string | null;
+            best: number | null;
+            /** @enum {string} */
+            verdict: "ok" | "watch" | "out";
+            because: string;
+            /** @description the conclusion that stands as a finding: true, false, or not drawn */
+            concluded: boolean | null;
+        };
         /** @description A place the machine can go to, and what stands against it. */
         WayOutView: {
             to: string;
@@ -915,6 +1233,14 @@ export interface components {
             runsAgain: boolean;
             needsDanger: boolean;
             reasonsAgainst: string[];
+        };
+        /** @description One way to put a fault right; where people differ there are several, each a school. */
+        WayView: {
+            school: string | null;
+            do: string;
+            /** Format: float */
+            minutes: number;
+            parts: string[];
         };
         /** @description RFC 9457 */
         Problem: {
@@ -1387,6 +1713,43 @@ export interface operations {
             };
         };
     };
+    lookListOpen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    fault: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookListView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     repairNote: {
         parameters: {
             query?: never;
@@ -1400,6 +1763,7 @@ export interface operations {
             content: {
                 "application/json": {
                     fault?: string | null;
+                    way?: string | null;
                     done: string;
                     touched?: string[];
                 };
@@ -1497,6 +1861,37 @@ export interface operations {
             };
         };
     };
+    photographStore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotographView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     proofRecord: {
         parameters: {
             query?: never;
@@ -1512,6 +1907,44 @@ export interface operations {
                     proof: string;
                     value?: number | null;
                     passed?: boolean | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    diagnosisReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    check: string;
+                    value: number;
                 };
             };
         };
@@ -1801,6 +2234,145 @@ export interface operations {
             };
         };
     };
+    trialIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialsView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    trialStore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    settings: {
+                        [key: string]: string;
+                    };
+                    rating: number;
+                    stopped?: boolean;
+                    bandFromMm?: number | null;
+                    bandToMm?: number | null;
+                    note?: string | null;
+                    photograph?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialsView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    trialConclude: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    trialWithdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                trial: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialsView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     knowledgeShow: {
         parameters: {
             query?: never;
@@ -1817,6 +2389,136 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KnowledgeView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lookListIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookListsView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lookListShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookListView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lookListClose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookListView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lookListLook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    tag: string;
+                    affected: boolean;
+                    note?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookListView"];
                 };
             };
             /** @description Refused */
