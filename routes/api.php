@@ -66,6 +66,7 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
 
         Route::get('trials', [TrialController::class, 'index']);
         Route::post('trials', [TrialController::class, 'store']);
+        Route::post('trials/plan', [TrialController::class, 'plan']);
         Route::post('trials/conclusion', [TrialController::class, 'conclude']);
         Route::delete('trials/{trial}', [TrialController::class, 'withdraw']);
         Route::post('photographs', [PhotographController::class, 'store']);

@@ -9,6 +9,7 @@ use App\Intake\JobView;
 use App\Intake\ShowJob;
 use App\Shop\Here;
 use Illuminate\Support\Facades\Gate;
+use OddBench\Diagnosis\Trials;
 use Symfony\Component\HttpFoundation\Response;
 
 final readonly class TrialController
@@ -33,6 +34,16 @@ final readonly class TrialController
         $this->keep->add(Job::query()->findOrFail($job), $settings === [] ? ['-' => '-'] : $settings, $request->integer('rating'), $request->boolean('stopped'), $band, $request->words('note'), $request->wholeOrNull('photograph'), Here::person());
 
         return $this->index($job);
+    }
+
+    /** Works the prints of a plan out; nothing is written. */
+    public function plan(int $job, PlanTrialsRequest $request): TrialPlanView
+    {
+        Gate::authorize('work', Job::class);
+        /** @var list<array<string, float|string>> $prints */
+        $prints = (new Trials)->compute(['plan' => $request->levels()])['plan'];
+
+        return new TrialPlanView(array_map(static fn (array $print): array => array_map(strval(...), $print), $prints));
     }
 
     public function withdraw(int $job, int $trial): TrialsView

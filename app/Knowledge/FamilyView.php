@@ -10,12 +10,18 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class FamilyView extends View
 {
-    /** @param  list<NamedView>  $positions */
+    /**
+     * @param  list<NamedView>  $positions
+     * @param  array<string, string>  $traits
+     * @param  list<string>  $places  codes of the places it has
+     */
     public function __construct(
         #[OA\Property] public string $code,
         #[OA\Property] public string $name,
         #[OA\Property] public string $letters,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $positions,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))] public array $traits,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $places,
     ) {
     }
 }

@@ -9,8 +9,10 @@ use OddBench\Knowledge\Check;
 use OddBench\Knowledge\Family;
 use OddBench\Knowledge\Finding;
 use OddBench\Knowledge\Knowledge;
+use OddBench\Knowledge\Place;
 use OddBench\Knowledge\Position;
 use OddBench\Knowledge\SafetyQuestion;
+use OddBench\Knowledge\Traits;
 
 final readonly class KnowledgeController
 {
@@ -26,10 +28,24 @@ final readonly class KnowledgeController
             faults: NamedView::all(array_map(static fn ($fault): string => $fault->name, $knowledge->faults)),
             poweredChecks: NamedView::all(array_map(static fn (Check $c): string => $c->name, array_filter($knowledge->checks, static fn (Check $c): bool => $c->state->needsPower()))),
             safetyQuestions: NamedView::all(array_map(static fn (SafetyQuestion $q): string => $q->ask, $knowledge->safetyQuestions)),
-            families: array_values(array_map(static fn (Family $f): FamilyView => new FamilyView($f->code, $f->name, $f->letters, NamedView::all(array_map(static fn (Position $p): string => $p->name, $f->positions))), $knowledge->families)),
+            families: array_values(array_map(static fn (Family $f): FamilyView => self::family($f, $knowledge), $knowledge->families)),
             subsystems: NamedView::all($knowledge->subsystems),
             partClasses: NamedView::all($knowledge->partClasses),
             began: NamedView::all($began),
+            places: array_values(array_map(static fn (Place $p): PlaceView => new PlaceView($p->code, $p->name, $p->findings), $knowledge->places)),
+            settings: NamedView::all($knowledge->settings),
+        );
+    }
+
+    private static function family(Family $family, Knowledge $knowledge): FamilyView
+    {
+        $traits = Traits::of($family->traits);
+
+        return new FamilyView(
+            $family->code, $family->name, $family->letters,
+            NamedView::all(array_map(static fn (Position $p): string => $p->name, $family->positions)),
+            $family->traits,
+            array_keys(array_filter($knowledge->places, static fn (Place $p): bool => $traits->allow($p->needs))),
         );
     }
 }

@@ -20,6 +20,8 @@ final readonly class KnowledgeView extends View
      * @param  list<NamedView>  $subsystems
      * @param  list<NamedView>  $partClasses
      * @param  list<NamedView>  $began
+     * @param  list<PlaceView>  $places
+     * @param  list<NamedView>  $settings  what trial prints vary
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: FindingNameView::class))] public array $findings,
@@ -30,6 +32,8 @@ final readonly class KnowledgeView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $subsystems,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $partClasses,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $began,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PlaceView::class))] public array $places,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $settings,
     ) {
     }
 }

@@ -1,4 +1,6 @@
 import { createRouter } from 'sv-router';
+import Trials from '@/Diagnosis/Trials.svelte';
+import LookList from '@/Fleet/LookList.svelte';
 import BookIn from '@/Intake/BookIn.svelte';
 import JobPage from '@/Intake/JobPage.svelte';
 import Label from '@/Machines/Label.svelte';
@@ -13,6 +15,8 @@ export const { p, navigate, route } = createRouter({
   '/': Bench,
   '/book-in': BookIn,
   '/jobs/:id': JobPage,
+  '/jobs/:id/trials': Trials,
+  '/look-lists/:id': LookList,
   '/machines': Machines,
   '/machines/:tag': Machine,
   '/machines/:tag/label': Label,

@@ -5,6 +5,8 @@
   import { minutes, percent } from '@/ui/format';
   import { onKeys } from '@/ui/keys';
   import Key from '@/ui/Key.svelte';
+  import MeasuredValue from './MeasuredValue.svelte';
+  import Picture from './pictures/Picture.svelte';
 
   interface Props {
     job: Job;
@@ -14,6 +16,7 @@
     school: School;
     picked: string[];
     record: (findings: Record<string, boolean>, check: string) => Promise<boolean>;
+    measure: (check: string, value: number) => Promise<boolean>;
     cannotTell: (check: string) => Promise<boolean>;
   }
   let {
@@ -24,6 +27,7 @@
     school = $bindable(),
     picked = $bindable(),
     record,
+    measure,
     cannotTell,
   }: Props = $props();
 
@@ -79,7 +83,8 @@
     <div class="mt-2 border border-action bg-sheet p-3.5">
       <h3 class="text-base leading-snug">{step.name}</h3>
       <p class="text-sm text-quiet">
-        <span class="fig">{minutes(step.minutes)}</span> min · {states[step.state] ?? step.state}
+        <span class="fig">{minutes(step.minutes)}</span> min · {states[step.state] ??
+          step.state}{#if step.takes}&nbsp;· by itself <span class="fig">{minutes(step.takes)}</span> min{/if}
       </p>
       {#if step.supervised}<p class="mt-1 text-sm font-semibold text-waiting">
           △ Somebody beside the switch
@@ -92,12 +97,17 @@
       {#if step.qualified}<p class="mt-1 text-sm font-semibold text-waiting">
           △ Qualified people only; local rules decide
         </p>{/if}
-      {#if step.caution}<p class="mt-1 text-sm text-waiting">△ {step.caution}</p>{/if}
-      {#if step.state === 'hot'}<p class="mt-1 text-sm text-waiting">△ Block and bed burn at once</p>{/if}
+      {#each step.cautions as caution (caution)}<p class="mt-1 text-sm leading-snug text-waiting">
+          △ {caution}
+        </p>{/each}
       {#if step.steps.length > 0}
         <ol class="steps mt-1.5 grid gap-0.5 text-sm">
           {#each step.steps as line (line)}<li>{line}</li>{/each}
         </ol>
+      {/if}
+      {#each step.pictures as picture (picture)}<Picture name={picture} />{/each}
+      {#if step.kind === 'check' && step.reading && can}
+        <MeasuredValue {step} {busy} {measure} />
       {/if}
       {#if step.kind === 'check'}
         {#if several}
@@ -147,11 +157,6 @@
           {/if}
         {/if}
       {:else if may && job.station === 'diagnosis'}
-        <p class="mt-1 text-sm text-quiet">
-          {step.kind === 'mend'
-            ? 'No look left is worth its own minutes.'
-            : 'The part is on the shelf: changing it tells.'}
-        </p>
         <div class="mt-2">
           <Button
             kind="main"
@@ -163,6 +168,10 @@
         </div>
       {/if}
     </div>
+    <details class="mt-1.5 text-sm">
+      <summary class="min-h-7 cursor-pointer py-1 text-quiet">Why this first</summary>
+      <p>{diagnosis.why}</p>
+    </details>
     {#if others.length > 0}
       <p class="mt-2 text-sm text-quiet">or</p>
       <ul>
@@ -175,8 +184,8 @@
                 chosen = other.code;
                 seen = {};
               }}
-              >{other.name}<span class="shrink-0 text-quiet"
-                ><span class="fig">{minutes(other.minutes)}</span> min</span
+              >{other.name}{other.kind === 'check' && !other.pays ? ', hardly worth it' : ''}<span
+                class="shrink-0 text-quiet"><span class="fig">{minutes(other.minutes)}</span> min</span
               ></button
             >
           </li>
@@ -199,4 +208,5 @@
       >
     {/each}
   </p>
+  <p class="text-sm leading-snug text-quiet">{diagnosis.otherSchool}</p>
 </section>

@@ -7,11 +7,13 @@
   import { here } from '@/Shop/session.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
+  import BeliefChart from './BeliefChart.svelte';
   import ConfirmBar from './ConfirmBar.svelte';
   import DoNext from './DoNext.svelte';
   import FindingList from './FindingList.svelte';
   import Superseded from './Superseded.svelte';
   import Suspects from './Suspects.svelte';
+  import TrialsLink from './TrialsLink.svelte';
 
   let { job, rail }: { job: Job; rail: Snippet } = $props();
 
@@ -31,6 +33,11 @@
   const record = (findings: Record<string, boolean>, check: string | null = null) =>
     work.do(async () =>
       keepJob(client, await told(api.POST('/jobs/{job}/findings', { ...path, body: { findings, check } }))),
+    );
+
+  const measure = (check: string, value: number) =>
+    work.do(async () =>
+      keepJob(client, await told(api.POST('/jobs/{job}/readings', { ...path, body: { check, value } }))),
     );
 
   const withdraw = (finding: number) =>
@@ -54,7 +61,7 @@
 >
   <section aria-labelledby="what-it-does">
     <h2 id="what-it-does" class="sr-only">What it does</h2>
-    <FindingList {job} {may} busy={work.busy} {record} {withdraw} />
+    <FindingList {job} {may} busy={work.busy} likely={diagnosis.data?.likely ?? []} {record} {withdraw} />
     {#if work.refusal}<div class="mt-2"><Problem message={work.refusal.message} /></div>{/if}
   </section>
   <section aria-labelledby="what-it-could-be" class="min-w-0">
@@ -71,7 +78,9 @@
       <p class="mt-2 text-quiet" role="status">Working it out…</p>
     {/if}
     <ConfirmBar {job} {may} bind:picked />
+    {#if diagnosis.data}<BeliefChart diagnosis={diagnosis.data} />{/if}
     <Superseded {job} />
+    <TrialsLink {job} />
   </section>
   <aside class="content-start gap-5 bg-side max-lg:contents lg:grid lg:p-4">
     <div class="max-lg:order-first max-lg:bg-side max-lg:p-4 max-lg:md:col-span-2">
@@ -83,6 +92,7 @@
           busy={work.busy}
           bind:school
           {record}
+          {measure}
           {cannotTell}
           bind:picked
         />

@@ -1,9 +1,12 @@
 <script lang="ts">
   import type { Job } from '@/api/types';
   import { here } from '@/Shop/session.svelte';
+  import Button from '@/ui/Button.svelte';
   import { clock } from '@/ui/format';
+  import Key from '@/ui/Key.svelte';
   import { onKeys } from '@/ui/keys';
   import Pick from '@/ui/Pick.svelte';
+  import PointAtMachine from './PointAtMachine.svelte';
 
   interface Props {
     job: Job;
@@ -11,11 +14,14 @@
     busy: boolean;
     record: (findings: Record<string, boolean>) => Promise<boolean>;
     withdraw: (finding: number) => Promise<boolean>;
+    /** codes of findings likely to be there too */
+    likely: readonly string[];
   }
-  let { job, may, busy, record, withdraw }: Props = $props();
+  let { job, may, busy, record, withdraw, likely }: Props = $props();
 
   const me = here();
   let input = $state<HTMLElement | null>(null);
+  let pointing = $state(false);
   const present = $derived(job.findings.filter((finding) => finding.present));
   const absent = $derived(job.findings.filter((finding) => !finding.present));
   const known = $derived(new Set(job.findings.map((finding) => finding.code)));
@@ -25,7 +31,7 @@
       .map((finding) => ({ code: finding.code, name: finding.name, detail: finding.group })),
   );
 
-  $effect(() => onKeys({ f: () => input?.focus() }));
+  $effect(() => onKeys({ f: () => input?.focus(), p: () => may && (pointing = true) }));
 </script>
 
 {#if may}
@@ -35,9 +41,14 @@
     {items}
     clears
     bind:input
+    quick={likely}
     placeholder="Two or three letters: jam, clic…"
     onpick={(code) => record({ [code]: true })}
   />
+  <div class="mt-1.5">
+    <Button onclick={() => (pointing = true)}>Point at the machine <Key>p</Key></Button>
+  </div>
+  <PointAtMachine {job} {busy} {record} bind:open={pointing} />
 {:else}
   <p class="text-sm font-semibold">What it does</p>
 {/if}

@@ -10,6 +10,7 @@
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
+  import SistersOffer from './SistersOffer.svelte';
 
   /** What was confirmed in this job, also what turned out wrong. */
   let { job }: { job: Job } = $props();
@@ -22,6 +23,8 @@
   const present = $derived(
     job.findings.filter((f) => f.present).map((f) => ({ code: f.code, name: f.name })),
   );
+
+  const asks = $derived(job.diagnoses.filter((d) => !d.superseded && d.sisters !== null));
 
   async function supersede(): Promise<void> {
     const fault = wrong?.fault;
@@ -37,6 +40,9 @@
   }
 </script>
 
+{#each asks as ask (ask.fault)}
+  <SistersOffer {job} fault={ask} />
+{/each}
 {#if job.diagnoses.length > 0}
   <h3 class="mt-4">Confirmed in this job</h3>
   <ul class="mt-1 text-sm">

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import { machineQuery } from '@/api/queries';
+  import OwedLooks from '@/Fleet/OwedLooks.svelte';
   import { p, route } from '@/router';
   import { here } from '@/Shop/session.svelte';
   import { clock, day, hours, money } from '@/ui/format';
@@ -68,6 +69,7 @@
           {machine.data.redTag.reason}, since {day(machine.data.redTag.putOnAt, me.zone)}.
         </p>
       {/if}
+      <OwedLooks lists={machine.data.lookLists} />
       <dl class="mt-3 flex flex-wrap gap-x-8 gap-y-1">
         {#each [['Hours', `${hours(m.hours)} h`], ['Serial', m.serial ?? '–'], ['Whose', m.owner ?? (m.heldAs === 'farm' ? 'own farm' : 'bought for resale')], ['Reached', machine.data.ownerContact ?? '–'], ['Paid', machine.data.pricePaidMinor === null ? '–' : money(machine.data.pricePaidMinor, me.currency)]] as [name, value] (name)}
           {#if value !== '–'}<div>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createInfiniteQuery } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
+  import LookLists from '@/Fleet/LookLists.svelte';
   import { p } from '@/router';
   import { here } from '@/Shop/session.svelte';
   import Field from '@/ui/Field.svelte';
@@ -69,6 +70,7 @@
       </select></label
     >
   </div>
+  <LookLists />
   {#if machines.isError}<p role="alert" class="mt-4 text-out">✕ {machines.error.message}</p>{/if}
   <ul class="mt-3 border-t border-line">
     {#each shown as machine (machine.tag)}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Job } from '@/api/types';
+  import OwedLooks from '@/Fleet/OwedLooks.svelte';
   import { p } from '@/router';
   import { here } from '@/Shop/session.svelte';
   import { day, hours } from '@/ui/format';
@@ -35,6 +36,7 @@
     {/each}
   </dl>
   {#if replaced.length === 0}<p class="text-sm text-quiet">No part was replaced here yet.</p>{/if}
+  <OwedLooks lists={job.lookLists} />
   <h3 class="mt-3">Earlier visits</h3>
   <ul class="mt-0.5 grid gap-1 text-sm">
     {#each job.pastJobs.slice(0, 3) as past (past.id)}

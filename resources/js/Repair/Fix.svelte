@@ -52,7 +52,7 @@
               >{/if}
             {#if fault.mended}<span class="font-semibold text-well">✓ mend noted</span>{/if}
           </p>
-          <p class="mt-0.5 max-w-prose">{fault.do}</p>
+          {#if fault.ways.length < 2 || fault.mended}<p class="mt-0.5 max-w-prose">{fault.do}</p>{/if}
           {#if may && !fault.mended}<NoteMend {job} {fault} />{/if}
         </li>
       {/each}

@@ -19,9 +19,13 @@
   let done = $state('');
   let touched = $state<Record<string, boolean>>({});
 
-  async function note(words: string): Promise<void> {
+  const ways = $derived(fault && fault.ways.length > 1 ? fault.ways : []);
+  let school = $state<string | null>(null);
+
+  async function note(words: string, way: string | null = school): Promise<void> {
     const body = {
       fault: fault?.fault ?? null,
+      way,
       done: words,
       touched: Object.keys(touched).filter((code) => touched[code]),
     };
@@ -35,8 +39,9 @@
     }
   }
 
-  function open(): void {
-    done = fault?.do ?? '';
+  function open(way: string | null = null): void {
+    school = way;
+    done = (way === null ? fault?.do : ways.find((one) => one.school === way)?.do) ?? '';
     writing = true;
   }
 </script>
@@ -78,14 +83,39 @@
       <Button onclick={() => (writing = false)}>Not now</Button>
     </div>
   </form>
+{:else if fault && ways.length > 0}
+  <ul class="mt-2 grid gap-2 md:grid-cols-2">
+    {#each ways as way (way.school)}
+      <li class="border border-line bg-white p-2.5">
+        <p class="flex flex-wrap items-baseline justify-between gap-x-3">
+          <strong>{way.school}</strong>
+          <span class="text-sm text-quiet"><span class="fig">{way.minutes}</span> min</span>
+        </p>
+        <p class="mt-0.5 text-sm">{way.do}</p>
+        {#if way.parts.length > 0}<p class="text-sm text-quiet">{way.parts.join(', ')}</p>{/if}
+        <div class="mt-2 flex flex-wrap gap-2">
+          <Button
+            kind="main"
+            busy={work.busy}
+            label="Done so: {fault.name}, {way.school}"
+            onclick={() => note(way.do, way.school)}>Done so</Button
+          >
+          <Button label="Done otherwise: {fault.name}, {way.school}" onclick={() => open(way.school)}
+            >Done otherwise…</Button
+          >
+        </div>
+      </li>
+    {/each}
+  </ul>
+  {#if work.refusal}<div class="mt-2"><Problem message={work.refusal.message} /></div>{/if}
 {:else if fault}
   <div class="mt-2 flex flex-wrap gap-2">
     <Button kind="main" busy={work.busy} label="Done so: {fault.name}" onclick={() => note(fault.do)}
       >Done so</Button
     >
-    <Button label="Done otherwise: {fault.name}" onclick={open}>Done otherwise…</Button>
+    <Button label="Done otherwise: {fault.name}" onclick={() => open()}>Done otherwise…</Button>
   </div>
   {#if work.refusal}<div class="mt-2"><Problem message={work.refusal.message} /></div>{/if}
 {:else}
-  <div class="mt-2"><Button kind="quiet" onclick={open}>Note other work…</Button></div>
+  <div class="mt-2"><Button kind="quiet" onclick={() => open()}>Note other work…</Button></div>
 {/if}

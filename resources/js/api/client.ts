@@ -39,13 +39,13 @@ async function stubbornly(request: Request): Promise<Response> {
   const headers = new Headers(request.headers);
   headers.set('Idempotency-Key', uuid());
   headers.set('X-XSRF-TOKEN', token());
-  const body = await request.text();
+  const body = await request.arrayBuffer();
   for (let wait = 800; ; wait = Math.min(wait * 1.6, 5000)) {
     try {
       const response = await fetch(request.url, {
         method: request.method,
         headers,
-        body: body === '' ? null : body,
+        body: body.byteLength === 0 ? null : body,
         credentials: 'same-origin',
       });
       connection.found();
@@ -72,4 +72,22 @@ export async function told<T>(
   if (data !== undefined && response.ok) return data;
   const detail = error?.detail ?? `The server answered ${response.status}. Try again.`;
   throw new Refusal(response.status, detail, error?.errors ?? []);
+}
+
+/** Sends a picture as it is; the answer says where it stands. */
+export async function sendPhotograph(
+  job: number,
+  picture: Blob,
+): Promise<components['schemas']['PhotographView']> {
+  const response = await stubbornly(
+    new Request(`/api/v1/jobs/${job}/photographs`, {
+      method: 'POST',
+      body: picture,
+      headers: { Accept: 'application/json', 'Content-Type': picture.type },
+    }),
+  );
+  const answer: unknown = await response.json();
+  if (response.ok) return answer as components['schemas']['PhotographView'];
+  const problem = answer as Problem;
+  throw new Refusal(response.status, problem.detail, problem.errors);
 }

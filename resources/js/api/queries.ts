@@ -31,6 +31,22 @@ export const diagnosisQuery = (job: Job, school: School) => ({
   staleTime: 60_000,
 });
 
+export const trialsQuery = (job: number) => ({
+  queryKey: ['trials', job],
+  queryFn: () => told(api.GET('/jobs/{job}/trials', { params: { path: { job } } })),
+});
+
+export const lookListQuery = (list: number) => ({
+  queryKey: ['look-list', list],
+  queryFn: () => told(api.GET('/look-lists/{list}', { params: { path: { list } } })),
+  refetchInterval: LIVE,
+});
+
+export const lookListsQuery = () => ({
+  queryKey: ['look-lists'],
+  queryFn: () => told(api.GET('/look-lists')),
+});
+
 export const machineQuery = (tag: string, olderThan?: number) => ({
   queryKey: ['machine', tag, olderThan],
   queryFn: () =>
@@ -45,7 +61,7 @@ export const partQuery = (number: string) => ({
 /** A write answered with the job as it stands now: show that, and let what depends on it be asked for again. */
 export function keepJob(client: QueryClient, job: Job): void {
   client.setQueryData(['job', job.id], job);
-  for (const key of ['bench', 'machine', 'part', 'parts', 'machines']) {
+  for (const key of ['bench', 'machine', 'part', 'parts', 'machines', 'look-lists', 'look-list']) {
     void client.invalidateQueries({ queryKey: [key] });
   }
 }

@@ -436,6 +436,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/jobs/{job}/trials/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["trialPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/jobs/{job}/trials/{trial}": {
         parameters: {
             query?: never;
@@ -771,6 +787,10 @@ export interface components {
             name: string;
             letters: string;
             positions: components["schemas"]["NamedView"][];
+            traits: {
+                [key: string]: string;
+            };
+            places: string[];
         };
         FindingNameView: {
             code: string;
@@ -851,6 +871,8 @@ export interface components {
             subsystems: components["schemas"]["NamedView"][];
             partClasses: components["schemas"]["NamedView"][];
             began: components["schemas"]["NamedView"][];
+            places: components["schemas"]["PlaceView"][];
+            settings: components["schemas"]["NamedView"][];
         };
         /** @description What was believed of one fault after each move. */
         LineView: {
@@ -1033,6 +1055,12 @@ export interface components {
             width: number;
             height: number;
         };
+        /** @description A place on the drawn machine and the findings that can be seen there. */
+        PlaceView: {
+            code: string;
+            name: string;
+            findings: string[];
+        };
         /** @description A proof that is owed, and how it stands. */
         ProofView: {
             code: string;
@@ -1193,6 +1221,12 @@ export interface components {
             hours: number | null;
             by: string;
             at: string;
+        };
+        /** @description What to set for each print of a two-level plan. */
+        TrialPlanView: {
+            prints: {
+                [key: string]: string;
+            }[];
         };
         TrialView: {
             number: number;
@@ -2328,6 +2362,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    trialPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    low: {
+                        [key: string]: string;
+                    };
+                    high: {
+                        [key: string]: string;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialPlanView"];
                 };
             };
             /** @description Refused */

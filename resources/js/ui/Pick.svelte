@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Combobox } from 'bits-ui';
   import { tick } from 'svelte';
+  import Key from './Key.svelte';
 
   interface Item {
     code: string;
@@ -14,6 +15,8 @@
     error?: string | undefined;
     /** shown before anything is typed */
     showAll?: boolean;
+    /** offered before anything is typed, each under its digit from 1 to 9 */
+    quick?: readonly string[];
     keyHint?: string;
     /** stays empty after a choice, ready for the next */
     clears?: boolean;
@@ -26,6 +29,7 @@
     placeholder = '',
     error,
     showAll = false,
+    quick = [],
     keyHint,
     clears = false,
     input = $bindable(null),
@@ -37,10 +41,15 @@
   let chosen = $state('');
   let open = $state(false);
 
+  const offered = $derived(
+    quick.flatMap((code) => items.find((item) => item.code === code) ?? []).slice(0, 9),
+  );
+  const numbered = $derived(text.trim() === '' && !showAll);
+
   /** Every word typed must begin a word of the name; names that begin with it come first. */
   const found = $derived.by(() => {
     const words = text.trim().toLowerCase().split(/\s+/).filter(Boolean);
-    if (words.length === 0) return showAll ? items.slice(0, 60) : [];
+    if (words.length === 0) return showAll ? items.slice(0, 60) : offered;
     const begins = (item: Item, word: string) =>
       `${item.name} ${item.code}`
         .toLowerCase()
@@ -93,7 +102,14 @@
         open = true;
       }}
       onfocus={() => {
-        if (showAll) open = true;
+        if (showAll || offered.length > 0) open = true;
+      }}
+      onkeydown={(event) => {
+        const item = numbered && /^[1-9]$/.test(event.key) ? offered[Number(event.key) - 1] : undefined;
+        if (item) {
+          event.preventDefault();
+          void pick(item.code);
+        }
       }}
       class="field mt-1"
     />
@@ -102,13 +118,19 @@
         sideOffset={0}
         class="z-50 max-h-80 w-[var(--bits-combobox-anchor-width)] min-w-64 overflow-y-auto border border-edge bg-white shadow-lg"
       >
-        {#each found as item (item.code)}
+        {#if numbered && found.length > 0}
+          <p class="px-3 pt-2 text-sm text-quiet">Likely with what is known: press its digit, or type</p>
+        {/if}
+        {#each found as item, i (item.code)}
           <Combobox.Item
             value={item.code}
             label={item.name}
             class="flex min-h-11 items-center justify-between gap-3 px-3 py-1.5 leading-tight data-highlighted:bg-wash"
           >
-            <span>{item.name}</span>
+            <span
+              >{#if numbered}<Key>{i + 1}</Key>{/if}
+              {item.name}</span
+            >
             {#if item.detail}<span class="shrink-0 text-sm text-quiet">{item.detail}</span>{/if}
           </Combobox.Item>
         {:else}

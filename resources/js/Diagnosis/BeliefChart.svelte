@@ -1,0 +1,139 @@
+<script lang="ts">
+  import type { Diagnosis } from '@/api/types';
+  import { percent } from '@/ui/format';
+
+  /** How belief moved with each finding: one line for each fault worth one, its name at its end. */
+  let { diagnosis }: { diagnosis: Diagnosis } = $props();
+
+  const WIDTH = 600;
+  const HEIGHT = 190;
+  const LEFT = 30;
+  const RIGHT = 176;
+  const TOP = 10;
+  const BOTTOM = 44;
+  const NAME = 15;
+  const styles = [
+    { stroke: '#0f5661', dash: '', width: 2.5 },
+    { stroke: '#8a5a00', dash: '6 3', width: 2 },
+    { stroke: '#5a6468', dash: '', width: 1.5 },
+    { stroke: '#a03a12', dash: '2 3', width: 2 },
+    { stroke: '#2f6437', dash: '8 3 2 3', width: 1.5 },
+    { stroke: '#747c80', dash: '1 3', width: 1.5 },
+  ] as const;
+
+  const moves = $derived(diagnosis.moves);
+  const x = $derived(
+    (i: number): number => LEFT + (i * (WIDTH - LEFT - RIGHT)) / Math.max(1, moves.length - 1),
+  );
+  const y = (p: number): number => TOP + (1 - p) * (HEIGHT - TOP - BOTTOM);
+  const style = (i: number) => styles[i % styles.length] ?? styles[0];
+
+  /** Names stand at the lines' ends, pushed apart where lines end close together. */
+  const ends = $derived.by(() => {
+    const names = diagnosis.lines
+      .map((line, i) => ({ line, i, wanted: y(line.points.at(-1) ?? 0), at: 0 }))
+      .sort((a, b) => a.wanted - b.wanted);
+    let floor = TOP + 2;
+    for (const name of names) {
+      name.at = Math.max(name.wanted, floor);
+      floor = name.at + NAME;
+    }
+    const over = floor - NAME - (HEIGHT - BOTTOM + 6);
+    if (over > 0) {
+      let ceiling = HEIGHT - BOTTOM + 6;
+      for (const name of [...names].reverse()) {
+        name.at = Math.min(name.at, ceiling);
+        ceiling = name.at - NAME;
+      }
+    }
+    return names;
+  });
+
+  /** As many names of findings under the axis as fit, the latest first. */
+  const labels = $derived.by(() => {
+    const shown: { i: number; text: string }[] = [];
+    let edge = WIDTH;
+    for (let i = moves.length - 1; i > 0; i--) {
+      const move = moves[i];
+      if (!move) continue;
+      const text = move.name.length > 20 ? `${move.name.slice(0, 19)}…` : move.name;
+      const half = text.length * 2.9 + 6;
+      const middle = Math.max(x(i), half);
+      if (middle + half <= edge) {
+        shown.push({ i, text });
+        edge = middle - half;
+      }
+    }
+    return shown;
+  });
+  const mark = (move: Diagnosis['moves'][number]): string =>
+    move.withdrawn ? '✕' : move.present ? '▲' : '▽';
+  const cut = (name: string): string => (name.length > 22 ? `${name.slice(0, 21)}…` : name);
+  const told = $derived(
+    diagnosis.lines
+      .map(
+        (line) =>
+          `${line.name} from ${percent(line.points[0] ?? 0)} to ${percent(line.points.at(-1) ?? 0)} %`,
+      )
+      .join('; '),
+  );
+</script>
+
+{#if moves.length > 1 && diagnosis.lines.length > 0}
+  <h3 class="mt-4 text-[0.9375rem]">How belief moved</h3>
+  <svg viewBox="0 0 {WIDTH} {HEIGHT}" class="mt-1 w-full" role="img" aria-label="How belief moved: {told}">
+    {#each [0, 0.5, 1] as p (p)}
+      <line x1={LEFT} x2={WIDTH - RIGHT} y1={y(p)} y2={y(p)} stroke="#d5d0c3" />
+      <text x={LEFT - 5} y={y(p) + 4} text-anchor="end" class="font-mono text-[11px]" fill="#5a6468"
+        >{p * 100}</text
+      >
+    {/each}
+    {#each diagnosis.lines as line, i (line.fault)}
+      <polyline
+        points={line.points.map((p, n) => `${x(n)},${y(p)}`).join(' ')}
+        fill="none"
+        stroke={style(i).stroke}
+        stroke-width={style(i).width}
+        stroke-dasharray={style(i).dash}
+        stroke-linejoin="round"
+      />
+    {/each}
+    {#each ends as end (end.line.fault)}
+      <line
+        x1={WIDTH - RIGHT + 2}
+        x2={WIDTH - RIGHT + 11}
+        y1={end.wanted}
+        y2={end.at}
+        stroke={style(end.i).stroke}
+        stroke-width="1"
+      />
+      <text
+        x={WIDTH - RIGHT + 14}
+        y={end.at + 4}
+        class="text-[12px]"
+        fill={style(end.i).stroke}
+        text-decoration={end.line.superseded ? 'line-through' : undefined}
+        >{cut(end.line.name)}
+        <tspan class="font-mono text-[11px]">{percent(end.line.points.at(-1) ?? 0)} %</tspan></text
+      >
+    {/each}
+    {#each moves as move, i (i)}
+      {#if i > 0}
+        <text x={x(i)} y={HEIGHT - BOTTOM + 15} text-anchor="middle" class="text-[11px]" fill="#0f5661"
+          ><title>{move.withdrawn ? 'withdrawn: ' : move.present ? '' : 'not: '}{move.name}</title>{mark(
+            move,
+          )}</text
+        >
+      {/if}
+    {/each}
+    {#each labels as label, n (label.i)}
+      <text
+        x={Math.max(x(label.i), label.text.length * 2.9 + 2)}
+        y={HEIGHT - BOTTOM + 29 + (n % 2) * 0}
+        text-anchor="middle"
+        class="text-[11px]"
+        fill="#5a6468">{label.text}</text
+      >
+    {/each}
+  </svg>
+{/if}
