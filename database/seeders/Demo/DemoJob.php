@@ -92,7 +92,7 @@ final class DemoJob
             yield new Beat($who, 4);
             $this->job = $this->confirm->pass($this->job, $plot->kind === JobKind::Refurbish ? 'Bought for resale; cleaned and gone over.' : 'Nothing broken: due by hours.', $this->job->version, $people[$who]);
             yield new Beat($who, $this->random->getInt(18, 40));
-            $this->job = $this->note->note($this->job, null, 'Cleaned, greased, belts and wheels set, fans blown out.', ['motion', 'fans'], $people[$who]);
+            $this->job = $this->note->note($this->job, null, null, 'Cleaned, greased, belts and wheels set, fans blown out.', ['motion', 'fans'], $people[$who]);
         } else {
             yield from $this->find($plot, $truth, $who);
             if ($plot->stopAt === 'find') {

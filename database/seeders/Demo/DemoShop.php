@@ -45,7 +45,7 @@ final class DemoShop
     /** @var list<array{string, string}> family, holder: machines not seen yet */
     private array $unseen = [];
 
-    public function __construct(private readonly Container $app, private readonly Knowledge $knowledge, private readonly RegisterMachine $register, private readonly MoveStock $stock, private readonly Hands $hands, private readonly EditJob $edit)
+    public function __construct(private readonly Container $app, private readonly Knowledge $knowledge, private readonly RegisterMachine $register, private readonly MoveStock $stock, private readonly Hands $hands, private readonly EditJob $edit, private readonly DemoFind $find)
     {
     }
 
@@ -205,9 +205,9 @@ final class DemoShop
         $plots = [
             [1, 'tern-220', ['tube-cooked'], $repair('bo', 'find', $in(0))],
             [1, 'heron-cx', ['feeder-tube-jam'], $repair('imre', 'find', $in(1))],
-            [2, 'gannet-delta', ['belt-slack'], $repair('tove', 'find')],
+            [2, 'gannet-delta', ['wrong-settings'], $repair('tove', 'find')],
             [0, 'wren-mini', ['z-offset-lost'], $repair('bo', 'booked', $in(2))],
-            [3, 'shearwater-300', ['linear-bearing-worn'], $repair('bo', 'fix', $in(2))],
+            [3, 'tern-220-d', ['knob-screws-free'], $repair('bo', 'fix', $in(2))],
             [3, 'tern-220', ['hotend-blob'], $repair('imre', 'fix-waiting', $in(4), 'itself', 'Blob soak at 240 °C, somebody stays beside it')],
             [5, 'heron-cx', ['hotend-bent'], $repair('tove', 'fix-waiting', $in(5), 'part', 'Heron one-piece nozzle module, due Thursday')],
             [4, 'bittern-ht', ['canister-clip-tight'], $repair('tove', 'fix-waiting', null, 'person', 'Owner to say yes to the estimate')],
@@ -260,6 +260,7 @@ final class DemoShop
                 $this->edit->wait($job, 'itself', $job->waits_note, 110 + 90 * ($job->id % 2), $job->version, $this->people['imre']);
             }
         }
+        $this->find->play($this->today, $this->people);
         Carbon::setTestNow($this->today->copy()->subMinutes(9));
         $job = Job::query()->whereNull('finished_at')->where('station', 'diagnosis')->whereDoesntHave('machine.redTag')->orderBy('promised_for')->firstOrFail();
         $this->hands->on($job, $this->people['bo']);

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders\Demo;
+
+use App\Diagnosis\ConfirmFaults;
+use App\Diagnosis\KeepTrials;
+use App\Diagnosis\RecordFinding;
+use App\Diagnosis\WithdrawFinding;
+use App\Fleet\KeepLookList;
+use App\Fleet\LookOwed;
+use App\Intake\Job;
+use App\Intake\MoveJob;
+use App\Shop\Person;
+use Illuminate\Support\Carbon;
+use OddBench\Intake\Station;
+
+/** What the demo shop is finding out today: trial prints, a look-list half done, a first diagnosis that was wrong. */
+final readonly class DemoFind
+{
+    /** Settings, rating, what was seen. */
+    private const TRIALS = [
+        [['nozzle, °C' => 215.0, 'speed, mm/s' => 80.0, 'retraction, mm' => 5.0], 2, 'echoes after every corner, hairs'],
+        [['nozzle, °C' => 205.0, 'speed, mm/s' => 80.0, 'retraction, mm' => 5.0], 2, 'fewer hairs, echoes as before'],
+        [['nozzle, °C' => 205.0, 'speed, mm/s' => 50.0, 'retraction, mm' => 5.0], 4, 'echoes gone'],
+        [['nozzle, °C' => 205.0, 'speed, mm/s' => 50.0, 'retraction, mm' => 6.0], 4, 'no difference'],
+    ];
+
+    public function __construct(private KeepTrials $trials, private KeepLookList $lookLists, private RecordFinding $findings, private ConfirmFaults $confirm, private MoveJob $move, private WithdrawFinding $withdraw)
+    {
+    }
+
+    /** @param  array<string, Person>  $people */
+    public function play(Carbon $today, array $people): void
+    {
+        $this->trialPrints($today, $people['tove']);
+        $this->sisters($today, $people['bo'], $people['imre']);
+        $this->wrongAtFirst($today, $people['imre']);
+        Carbon::setTestNow($today);
+    }
+
+    private function trialPrints(Carbon $today, Person $by): void
+    {
+        $job = $this->openJob('gannet-delta', 'diagnosis');
+        foreach (self::TRIALS as $i => [$settings, $rating, $note]) {
+            Carbon::setTestNow($today->copy()->subMinutes(380 - 55 * $i));
+            $this->trials->add($job, $settings, $rating, false, null, $note, null, $by);
+        }
+    }
+
+    /** Screws that turn with their knobs were found on one machine; eleven of its sisters have been looked at. */
+    private function sisters(Carbon $today, Person $by, Person $other): void
+    {
+        Carbon::setTestNow($today->copy()->subMinutes(320));
+        $list = $this->lookLists->open($this->withFreeScrews($by), 'knob-screws-free', $by);
+        foreach (LookOwed::query()->with('machine')->where('look_list_id', $list->id)->orderBy('id')->limit(11)->get() as $i => $owed) {
+            Carbon::setTestNow($today->copy()->subMinutes(310 - 6 * $i));
+            $affected = in_array($i, [2, 3, 8], true);
+            $this->lookLists->look($list, $owed->machine, $affected, $affected ? ['front left turns', 'all four turn', 'rear right'][intdiv($i, 3)] : null, $i % 2 === 0 ? $by : $other);
+        }
+    }
+
+    /** The machine they were found on; when something else was found first, they are found as well. */
+    private function withFreeScrews(Person $by): Job
+    {
+        $job = $this->openJob('tern-220-d', 'repair');
+        if ($job->confirmed()->where('fault', 'knob-screws-free')->exists()) {
+            return $job;
+        }
+        $this->move->move($job, Station::Diagnosis, 'The screws turn with their knobs as well', $job->version, $by);
+        foreach ($job->findings()->where('code', 'knob-screw-turns')->where('present', false)->get() as $wrong) {
+            $this->withdraw->withdraw($job, $wrong, $by);
+        }
+        if ($job->findings()->where('code', 'knob-screw-turns')->doesntExist()) {
+            $this->findings->record($job->refresh(), ['knob-screw-turns' => true], null, null, $by);
+        }
+        $this->confirm->confirm($job->refresh(), ['knob-screws-free'], $job->version, $by);
+
+        return $job->refresh();
+    }
+
+    /** A first diagnosis taken back when the next look overturned it. */
+    private function wrongAtFirst(Carbon $today, Person $by): void
+    {
+        $job = $this->openJob('heron-cx', 'diagnosis');
+        $known = $job->findings()->pluck('code')->all();
+        Carbon::setTestNow($today->copy()->subMinutes(70));
+        $this->confirm->confirm($job, ['filament-stuck-in-head'], $job->refresh()->version, $by);
+        if (! in_array('test-piece-stops', $known, true)) {
+            Carbon::setTestNow($today->copy()->subMinutes(58));
+            $this->findings->record($job->refresh(), ['test-piece-stops' => true], 'slot-test-length', null, $by);
+        }
+        Carbon::setTestNow($today->copy()->subMinutes(57));
+        $this->confirm->supersede($job->refresh(), 'filament-stuck-in-head', 'test-piece-stops', $job->version, $by);
+    }
+
+    private function openJob(string $family, string $station): Job
+    {
+        return Job::query()->whereNull('finished_at')->where('station', $station)->whereHas('machine', fn ($m) => $m->where('family', $family)->whereDoesntHave('redTag'))->orderByDesc('opened_at')->firstOrFail();
+    }
+}
