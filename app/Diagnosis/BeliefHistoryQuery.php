@@ -37,7 +37,7 @@ final readonly class BeliefHistoryQuery
             $moves[] = new MoveView($event['code'], $this->knowledge->findings[$event['code']]->name, $event['present'], $event['withdrawn'], $event['at']->toIso8601String());
         }
         $lines = [];
-        foreach ($history->lines($faults, self::LINES) as $fault) {
+        foreach ($history->lines($faults, self::LINES, array_values(array_intersect_key($index, array_flip($superseded)))) as $fault) {
             $code = $network->faults[$fault];
             $lines[] = new LineView($code, $this->knowledge->faults[$code]->name, in_array($code, $superseded, true), array_map(static fn ($move): float => $move->faults[$fault], $history->moves));
         }

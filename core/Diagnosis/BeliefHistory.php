@@ -37,9 +37,10 @@ final readonly class BeliefHistory
      * The faults worth a line: likeliest now, and any that stood first at some time.
      *
      * @param  list<int>  $inQuestion  faults by index that a line may be drawn for
+     * @param  list<int>  $always  those that get one however they stand
      * @return list<int> by what is believed now
      */
-    public function lines(array $inQuestion, int $most): array
+    public function lines(array $inQuestion, int $most, array $always = []): array
     {
         $now = $this->moves[count($this->moves) - 1]->faults;
         usort($inQuestion, static fn (int $a, int $b): int => $now[$b] <=> $now[$a]);
@@ -56,6 +57,6 @@ final readonly class BeliefHistory
             }
         }
 
-        return $lines;
+        return array_values(array_unique([...$lines, ...$always]));
     }
 }

@@ -30,8 +30,11 @@ final readonly class NextSteps
     /** @var array<string, int> finding code => index */
     private array $index;
 
-    /** @var array<int, list<int>> */
+    /** @var array<int, list<int>> faults linked to a present finding */
     private array $linked;
+
+    /** @var array<int, list<int>> those of them that a complaint is linked to: what is only told of its past makes no fault a question */
+    private array $inQuestion;
 
     public function __construct(private Knowledge $knowledge, private CaseFile $case, private Beliefs $beliefs, private bool $redTag)
     {
@@ -39,7 +42,23 @@ final readonly class NextSteps
         $this->index = array_flip($beliefs->network->findings);
         $this->outcomes = new CheckOutcomes($beliefs, $this->index);
         $this->linked = $beliefs->linked();
-        $this->repair = new RepairCost(array_keys($this->linked), $this->loss->mend);
+        $this->inQuestion = $this->inQuestion();
+        $this->repair = new RepairCost(array_keys($this->inQuestion), $this->loss->mend);
+    }
+
+    /** @return array<int, list<int>> by fault; all that are linked when nothing but its past is known */
+    private function inQuestion(): array
+    {
+        $complained = [];
+        foreach ($this->linked as $fault => $findings) {
+            foreach ($findings as $finding) {
+                if (! $this->knowledge->findings[$this->beliefs->network->findings[$finding]]->circumstance) {
+                    $complained[$fault] = $findings;
+                }
+            }
+        }
+
+        return $complained === [] ? $this->linked : $complained;
     }
 
     /** @return list<Step> best first */
@@ -118,13 +137,13 @@ final readonly class NextSteps
     /** Could it show something of a fault that is in question? Other looks do not belong to this complaint. */
     private function bears(Check $check): bool
     {
-        foreach (array_keys($this->linked) as $fault) {
+        foreach (array_keys($this->inQuestion) as $fault) {
             if (array_intersect_key(array_flip($check->yields), $this->knowledge->faults[$this->beliefs->network->faults[$fault]]->shows) !== []) {
                 return true;
             }
         }
 
-        return $this->linked === [];
+        return $this->inQuestion === [];
     }
 
     /**
@@ -151,7 +170,7 @@ final readonly class NextSteps
     {
         $swaps = [];
         $now = $this->beliefs->now()->faults;
-        foreach (array_keys($this->linked) as $i) {
+        foreach (array_keys($this->inQuestion) as $i) {
             $fault = $this->knowledge->faults[$this->beliefs->network->faults[$i]];
             if ($now[$i] < self::WORTH_MENDING || ! $this->onShelf($fault) || ($this->redTag && $fault->danger)) {
                 continue;
@@ -176,7 +195,7 @@ final readonly class NextSteps
     {
         $mends = [];
         $now = $this->beliefs->now()->faults;
-        foreach (array_keys($this->linked) as $i) {
+        foreach (array_keys($this->inQuestion) as $i) {
             if ($now[$i] >= self::WORTH_MENDING) {
                 $fault = $this->knowledge->faults[$this->beliefs->network->faults[$i]];
                 $mends[] = new Step($fault->code, 'mend', $fault->mend()->minutes, State::Unplugged->value, false, false, $fault->mend()->minutes, $now[$i] / $this->loss->mend[$i], []);

@@ -86,13 +86,13 @@ final readonly class DemoFind
         $job = $this->openJob('heron-cx', 'diagnosis');
         $known = $job->findings()->pluck('code')->all();
         Carbon::setTestNow($today->copy()->subMinutes(70));
-        $this->confirm->confirm($job, ['filament-stuck-in-head'], $job->refresh()->version, $by);
+        $this->confirm->confirm($job, ['feeder-wheels-worn'], $job->refresh()->version, $by);
         if (! in_array('test-piece-stops', $known, true)) {
             Carbon::setTestNow($today->copy()->subMinutes(58));
             $this->findings->record($job->refresh(), ['test-piece-stops' => true], 'slot-test-length', null, $by);
         }
         Carbon::setTestNow($today->copy()->subMinutes(57));
-        $this->confirm->supersede($job->refresh(), 'filament-stuck-in-head', 'test-piece-stops', $job->version, $by);
+        $this->confirm->supersede($job->refresh(), 'feeder-wheels-worn', 'test-piece-stops', $job->version, $by);
     }
 
     private function openJob(string $family, string $station): Job

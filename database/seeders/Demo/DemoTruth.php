@@ -43,7 +43,7 @@ final readonly class DemoTruth
         $shows = [];
         foreach ($knowledge->findings as $finding) {
             // nothing stray that this machine could not show, and no stray danger
-            $miss = $finding->redTag || ! isset($possible[$finding->code]) ? 1.0 : 1 - $finding->leak / 4;
+            $miss = $finding->redTag || ! isset($possible[$finding->code]) ? 1.0 : 1 - $finding->leak / 20;
             foreach ($faults as $code) {
                 $miss *= 1 - ($knowledge->faults[$code]->shows[$finding->code] ?? 0.0);
             }

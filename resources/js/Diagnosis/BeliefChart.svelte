@@ -8,7 +8,7 @@
   const WIDTH = 600;
   const HEIGHT = 190;
   const LEFT = 30;
-  const RIGHT = 176;
+  const RIGHT = 190;
   const TOP = 10;
   const BOTTOM = 44;
   const NAME = 15;
@@ -68,7 +68,7 @@
   });
   const mark = (move: Diagnosis['moves'][number]): string =>
     move.withdrawn ? '✕' : move.present ? '▲' : '▽';
-  const cut = (name: string): string => (name.length > 22 ? `${name.slice(0, 21)}…` : name);
+  const cut = (name: string): string => (name.length > 25 ? `${name.slice(0, 24)}…` : name);
   const told = $derived(
     diagnosis.lines
       .map(
@@ -126,10 +126,10 @@
         >
       {/if}
     {/each}
-    {#each labels as label, n (label.i)}
+    {#each labels as label (label.i)}
       <text
         x={Math.max(x(label.i), label.text.length * 2.9 + 2)}
-        y={HEIGHT - BOTTOM + 29 + (n % 2) * 0}
+        y={HEIGHT - BOTTOM + 29}
         text-anchor="middle"
         class="text-[11px]"
         fill="#5a6468">{label.text}</text

@@ -51,7 +51,7 @@
   };
 
   const leads = (answer: Answer): string =>
-    answer.leadsTo.map((b) => `${b.name} ${percent(b.probability)} %`).join(', ');
+    answer.leadsTo.map((b) => `${b.name} ${percent(b.probability)}\u00a0%`).join(', ');
 
   /** A check of one finding is answered with yes or no; which finding that is, the step's answers do not say, so the check does. */
   function answerOne(present: boolean): void {
@@ -133,7 +133,7 @@
             {/each}
           </fieldset>
           {#if can}
-            <div class="mt-2 flex flex-wrap gap-2">
+            <div class="answers mt-2 flex flex-wrap gap-1.5">
               <Button kind="main" {busy} onclick={answerSeveral}
                 >{anySeen ? 'These' : 'None of these'}{#if !anySeen}<Key light>n</Key>{/if}</Button
               >
@@ -149,7 +149,7 @@
             {/each}
           </dl>
           {#if can}
-            <div class="mt-2.5 flex flex-wrap gap-2">
+            <div class="answers mt-2.5 flex flex-wrap gap-1.5">
               <Button kind="main" {busy} onclick={() => answerOne(true)}>Yes <Key light>y</Key></Button>
               <Button {busy} onclick={() => answerOne(false)}>No <Key>n</Key></Button>
               <Button {busy} onclick={() => cannotTell(step.code)}>Can’t tell <Key>c</Key></Button>
@@ -172,26 +172,28 @@
       <summary class="min-h-7 cursor-pointer py-1 text-quiet">Why this first</summary>
       <p>{diagnosis.why}</p>
     </details>
-    {#if others.length > 0}
-      <p class="mt-2 text-sm text-quiet">or</p>
-      <ul>
-        {#each others as other (other.code)}
-          <li>
-            <button
-              type="button"
-              class="flex min-h-8 w-full items-center justify-between gap-2 text-left text-sm hover:underline max-lg:min-h-11"
-              onclick={() => {
-                chosen = other.code;
-                seen = {};
-              }}
-              >{other.name}{other.kind === 'check' && !other.pays ? ', hardly worth it' : ''}<span
-                class="shrink-0 text-quiet"><span class="fig">{minutes(other.minutes)}</span> min</span
-              ></button
-            >
-          </li>
-        {/each}
-      </ul>
-    {/if}
+    {#each [{ head: 'or', steps: others.filter((s) => s.pays || s.kind === 'mend') }, { head: 'hardly worth their minutes', steps: others.filter((s) => !s.pays && s.kind !== 'mend') }] as group (group.head)}
+      {#if group.steps.length > 0}
+        <p class="mt-2 text-sm text-quiet">{group.head}</p>
+        <ul>
+          {#each group.steps as other (other.code)}
+            <li>
+              <button
+                type="button"
+                class="flex min-h-8 w-full items-center justify-between gap-2 text-left text-sm hover:underline max-lg:min-h-11"
+                onclick={() => {
+                  chosen = other.code;
+                  seen = {};
+                }}
+                >{other.name}<span class="shrink-0 text-quiet"
+                  ><span class="fig">{minutes(other.minutes)}</span> min</span
+                ></button
+              >
+            </li>
+          {/each}
+        </ul>
+      {/if}
+    {/each}
   {:else}
     <p class="mt-1 text-quiet">
       No look is left that would tell more. Confirm what it is, or pass Find with the reason.
@@ -210,3 +212,9 @@
   </p>
   <p class="text-sm leading-snug text-quiet">{diagnosis.otherSchool}</p>
 </section>
+
+<style>
+  .answers :global(button) {
+    padding-inline: 0.7rem;
+  }
+</style>
