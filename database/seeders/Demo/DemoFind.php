@@ -21,10 +21,10 @@ final readonly class DemoFind
 {
     /** Settings, rating, what was seen. */
     private const TRIALS = [
-        [['nozzle, °C' => 215.0, 'speed, mm/s' => 80.0, 'retraction, mm' => 5.0], 2, 'echoes after every corner, hairs'],
-        [['nozzle, °C' => 205.0, 'speed, mm/s' => 80.0, 'retraction, mm' => 5.0], 2, 'fewer hairs, echoes as before'],
-        [['nozzle, °C' => 205.0, 'speed, mm/s' => 50.0, 'retraction, mm' => 5.0], 4, 'echoes gone'],
-        [['nozzle, °C' => 205.0, 'speed, mm/s' => 50.0, 'retraction, mm' => 6.0], 4, 'no difference'],
+        [['nozzle' => 215.0, 'speed' => 80.0, 'retraction' => 5.0], 2, 'echoes after every corner, hairs'],
+        [['nozzle' => 205.0, 'speed' => 80.0, 'retraction' => 5.0], 2, 'fewer hairs, echoes as before'],
+        [['nozzle' => 205.0, 'speed' => 50.0, 'retraction' => 5.0], 4, 'echoes gone'],
+        [['nozzle' => 205.0, 'speed' => 50.0, 'retraction' => 6.0], 4, 'no difference'],
     ];
 
     public function __construct(private KeepTrials $trials, private KeepLookList $lookLists, private RecordFinding $findings, private ConfirmFaults $confirm, private MoveJob $move, private WithdrawFinding $withdraw)

@@ -45,6 +45,9 @@ final class DemoShop
     /** @var list<array{string, string}> family, holder: machines not seen yet */
     private array $unseen = [];
 
+    /** @var array<int, true> machine id => somebody is on the way with it */
+    private array $underway = [];
+
     public function __construct(private readonly Container $app, private readonly Knowledge $knowledge, private readonly RegisterMachine $register, private readonly MoveStock $stock, private readonly Hands $hands, private readonly EditJob $edit, private readonly DemoFind $find)
     {
     }
@@ -136,6 +139,7 @@ final class DemoShop
         if ($machine === null) {
             return;
         }
+        $this->underway[$machine->id] = true;
         $now = Carbon::now();
         $hours = round($this->hours[$machine->id]['start'] + $this->hours[$machine->id]['perDay'] * $this->today->copy()->subDays(self::DAYS)->diffInDays($now), 1);
         $plot ??= new DemoPlot(
@@ -148,11 +152,12 @@ final class DemoShop
         /** @var DemoJob $job */
         $job = $this->app->make(DemoJob::class, ['random' => $this->random]);
         yield from $job->play($plot, $machine, $truth ?? DemoTruth::draw($this->knowledge, $machine->family, $this->random), $this->people);
+        unset($this->underway[$machine->id]);
     }
 
     private function machine(bool $preferNew, ?string $family): ?Machine
     {
-        $known = Machine::query()->whereIn('place', ['service', 'owner', 'sale'])->when($family !== null, fn ($q) => $q->where('family', $family))->orderBy('id')->get();
+        $known = Machine::query()->whereIn('place', ['service', 'owner', 'sale'])->whereNotIn('id', array_keys($this->underway))->when($family !== null, fn ($q) => $q->where('family', $family))->orderBy('id')->get();
         foreach ($preferNew || $known->isEmpty() ? $this->unseen : [] as $i => [$unseen, $holder]) {
             if ($family === null || $unseen === $family) {
                 array_splice($this->unseen, $i, 1);

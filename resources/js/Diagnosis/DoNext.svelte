@@ -126,7 +126,8 @@
                 <span
                   >{finding.name}
                   <span class="text-sm text-quiet"
-                    >→ {finding.leadsTo[0]?.name} {percent(finding.leadsTo[0]?.probability ?? 0)} %</span
+                    >→ {finding.leadsTo[0]?.name}
+                    {percent(finding.leadsTo[0]?.probability ?? 0)}&nbsp;%</span
                   ></span
                 >
               </label>
@@ -215,6 +216,6 @@
 
 <style>
   .answers :global(button) {
-    padding-inline: 0.7rem;
+    padding-inline: 0.5rem;
   }
 </style>

@@ -57,7 +57,7 @@
 </script>
 
 <div
-  class="grid gap-x-6 gap-y-5 md:grid-cols-[minmax(0,5fr)_minmax(0,9fr)] lg:grid-cols-[minmax(0,5fr)_minmax(0,10fr)_330px]"
+  class="grid gap-x-6 gap-y-5 md:grid-cols-[minmax(0,5fr)_minmax(0,9fr)] lg:mt-3 lg:content-start lg:grid-cols-[minmax(0,5fr)_minmax(0,10fr)]"
 >
   <section aria-labelledby="what-it-does">
     <h2 id="what-it-does" class="sr-only">What it does</h2>
@@ -82,22 +82,24 @@
     <Superseded {job} />
     <TrialsLink {job} />
   </section>
-  <aside class="content-start gap-5 bg-side max-lg:contents lg:grid lg:p-4">
-    <div class="max-lg:order-first max-lg:bg-side max-lg:p-4 max-lg:md:col-span-2">
-      {#if diagnosis.data}
-        <DoNext
-          {job}
-          diagnosis={diagnosis.data}
-          {may}
-          busy={work.busy}
-          bind:school
-          {record}
-          {measure}
-          {cannotTell}
-          bind:picked
-        />
-      {/if}
-    </div>
-    <div class="max-lg:bg-side max-lg:p-4 max-lg:md:col-span-2">{@render rail()}</div>
-  </aside>
 </div>
+<aside
+  class="content-start gap-5 bg-side max-lg:contents lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:grid lg:p-4"
+>
+  <div class="max-lg:order-first max-lg:bg-side max-lg:p-4">
+    {#if diagnosis.data}
+      <DoNext
+        {job}
+        diagnosis={diagnosis.data}
+        {may}
+        busy={work.busy}
+        bind:school
+        {record}
+        {measure}
+        {cannotTell}
+        bind:picked
+      />
+    {/if}
+  </div>
+  <div class="max-lg:order-last max-lg:bg-side max-lg:p-4">{@render rail()}</div>
+</aside>

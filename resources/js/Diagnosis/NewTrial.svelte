@@ -9,6 +9,7 @@
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
+  import { settingNames, unitOf } from './settingUnits';
 
   /** The next trial: begins as the last one was set, so that one change is one keystroke. */
   interface Props {
@@ -105,7 +106,10 @@
   <div class="mt-2 flex flex-wrap items-end gap-3">
     {#each names as name (name)}
       <label class="block w-36 text-sm font-semibold"
-        ><span class="block truncate" title={name}>{name}{changed.includes(name) ? ' ▸' : ''}</span>
+        ><span class="block truncate" title={name}
+          >{name}{changed.includes(name) ? ' ▸' : ''}
+          <span class="font-normal text-quiet">{unitOf(me.words.settings, name)}</span></span
+        >
         <input
           class={[
             'field mt-1 text-right font-mono font-normal',
@@ -135,7 +139,8 @@
           }}
         />
         <datalist id="{id}-settings">
-          {#each me.words.settings as setting (setting.code)}<option value={setting.name}></option>{/each}
+          {#each settingNames(me.words.settings) as setting (setting.name)}<option value={setting.name}
+            ></option>{/each}
         </datalist>
         <Button onclick={addSetting} label="Add this setting">Add</Button>
       </div>
@@ -162,7 +167,7 @@
         type="file"
         accept="image/jpeg,image/png,image/webp"
         capture="environment"
-        class="mt-1 block min-h-11 w-60 py-2 text-sm font-normal"
+        class="mt-1 block min-h-11 w-72 text-sm font-normal file:mr-3 file:min-h-11 file:cursor-pointer file:rounded-sm file:border file:border-solid file:border-edge file:bg-white file:px-3 file:font-semibold"
         onchange={(event) => (picture = event.currentTarget.files?.[0] ?? null)}
       /></label
     >

@@ -3,6 +3,7 @@
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
   import { clock } from '@/ui/format';
+  import { unitOf } from './settingUnits';
 
   /** The trials one under the other; what changed since the last one is marked. */
   interface Props {
@@ -27,7 +28,10 @@
       <thead class="text-sm text-quiet">
         <tr class="rule-below">
           <th class="py-1 pr-3 font-normal">trial</th>
-          {#each trials.settings as setting (setting)}<th class="px-2 text-right font-normal">{setting}</th
+          {#each trials.settings as setting (setting)}<th class="px-2 text-right font-normal"
+              >{setting}{unitOf(me.words.settings, setting) === ''
+                ? ''
+                : `, ${unitOf(me.words.settings, setting)}`}</th
             >{/each}
           <th class="px-2 font-normal">rating</th>
           <th class="px-2 font-normal">photo, note</th>

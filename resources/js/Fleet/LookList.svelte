@@ -7,6 +7,7 @@
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
   import { day, minutes } from '@/ui/format';
+  import { places, type Place } from '@/ui/places';
   import Problem from '@/ui/Problem.svelte';
   import { rowKeys } from '@/ui/rows';
   import Tag from '@/ui/Tag.svelte';
@@ -70,7 +71,10 @@
                 data-line={machine.tag}
                 href={p('/machines/:tag', { params: { tag: machine.tag } })}><Tag tag={machine.tag} /></a
               >
-              <span class="w-36">{machine.familyName}</span>
+              <span class="w-36 leading-tight"
+                >{machine.familyName}
+                <span class="block text-sm text-quiet">{places[machine.place as Place]}</span></span
+              >
               {#if machine.affected === null}
                 {#if may}
                   <input

@@ -22,29 +22,44 @@
 
 <svelte:head><title>{job.machine.tag} {job.machine.familyName} · Odd Bench</title></svelte:head>
 
-<main class="px-4 pt-3 pb-6 md:px-5">
-  <header class="grid items-start gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,560px)]">
-    <div class="min-w-0">
-      <h1 class="flex flex-wrap items-center gap-x-3 gap-y-1">
-        <a href={p('/machines/:tag', { params: { tag: job.machine.tag } })} title="Passport"
-          ><Tag tag={job.machine.tag} large red={job.redTag !== null} /></a
-        >
-        {job.machine.familyName}
-      </h1>
-      <p class="mt-1 line-clamp-2 break-words text-quiet">
-        {job.machine.owner ?? (job.machine.heldAs === 'farm' ? 'Own farm' : 'Bought for resale')} · {job.kind} ·
-        “{job.complaint}”
-      </p>
-    </div>
-    <div class="pt-2.5">
-      <StationRuler {job} bind:viewed={() => viewed, (station) => (chosen = { at: job.station, station })} />
-    </div>
-  </header>
-  <HandsAndWaiting {job} />
-  {#if job.redTag}<RedTagPanel {job} tag={job.redTag} />{/if}
+<!-- at Find the right column begins at the top, so that the next step and its buttons are seen without scrolling -->
+<main
+  class={[
+    'px-4 pt-3 pb-6 md:px-5',
+    viewed === 'diagnosis' && 'lg:grid lg:grid-cols-[minmax(0,1fr)_330px] lg:grid-rows-[auto_1fr] lg:gap-x-5',
+  ]}
+>
+  <div class="min-w-0">
+    <header class="grid items-start gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,560px)]">
+      <div class="min-w-0">
+        <h1 class="flex flex-wrap items-center gap-x-3 gap-y-1">
+          <a href={p('/machines/:tag', { params: { tag: job.machine.tag } })} title="Passport"
+            ><Tag tag={job.machine.tag} large red={job.redTag !== null} /></a
+          >
+          {job.machine.familyName}
+        </h1>
+        <p class="mt-1 line-clamp-2 break-words text-quiet">
+          {job.machine.owner ?? (job.machine.heldAs === 'farm' ? 'Own farm' : 'Bought for resale')} · {job.kind}
+          · “{job.complaint}”
+        </p>
+      </div>
+      <div class="pt-2.5">
+        <StationRuler
+          {job}
+          bind:viewed={() => viewed, (station) => (chosen = { at: job.station, station })}
+        />
+      </div>
+    </header>
+    <HandsAndWaiting {job} />
+    {#if job.redTag}<RedTagPanel {job} tag={job.redTag} />{/if}
+  </div>
 
   {#snippet rail()}<PassportRail {job} />{/snippet}
-  <div class="mt-3">
+  <div
+    class={viewed === 'diagnosis'
+      ? 'max-lg:mt-3 max-lg:flex max-lg:flex-col max-lg:gap-5 lg:contents'
+      : 'mt-3'}
+  >
     {#if viewed === 'intake'}
       <BookedIn {job} {rail} />
     {:else if viewed === 'safety'}

@@ -5,6 +5,7 @@
   import { p } from '@/router';
   import { here } from '@/Shop/session.svelte';
   import Field from '@/ui/Field.svelte';
+  import { places, type Place } from '@/ui/places';
   import { hours } from '@/ui/format';
   import { rowKeys } from '@/ui/rows';
   import Tag from '@/ui/Tag.svelte';
@@ -13,17 +14,6 @@
   let text = $state('');
   let family = $state('');
   let place = $state('');
-
-  const places = {
-    bench: 'on the bench',
-    service: 'in service',
-    owner: 'with its owner',
-    sale: 'for sale',
-    donor: 'donor shelf',
-    scrap: 'scrapped',
-    unmended: 'back unmended',
-  } as const;
-  type Place = keyof typeof places;
 
   const machines = createInfiniteQuery(() => ({
     queryKey: ['machines', text.trim(), family, place],

@@ -17,7 +17,7 @@
 
   const places = [
     { name: 'Bench', path: '/' as const, also: ['/jobs', '/book-in'] },
-    { name: 'Machines', path: '/machines' as const, also: [] },
+    { name: 'Machines', path: '/machines' as const, also: ['/look-lists'] },
     { name: 'Shelf', path: '/shelf' as const, also: [] },
   ];
   const open = (place: (typeof places)[number]): boolean =>

@@ -116,7 +116,11 @@
     <Combobox.Portal>
       <Combobox.Content
         sideOffset={0}
-        class="z-50 max-h-80 w-[var(--bits-combobox-anchor-width)] min-w-64 overflow-y-auto border border-edge bg-white shadow-lg"
+        align="start"
+        class={[
+          'z-50 w-[var(--bits-combobox-anchor-width)] overflow-y-auto border border-edge bg-white shadow-lg',
+          numbered ? 'max-h-[30rem] min-w-[min(26rem,90vw)]' : 'max-h-80 min-w-64',
+        ]}
       >
         {#if numbered && found.length > 0}
           <p class="px-3 pt-2 text-sm text-quiet">Likely with what is known: press its digit, or type</p>
@@ -131,7 +135,7 @@
               >{#if numbered}<Key>{i + 1}</Key>{/if}
               {item.name}</span
             >
-            {#if item.detail}<span class="shrink-0 text-sm text-quiet">{item.detail}</span>{/if}
+            {#if item.detail && !numbered}<span class="shrink-0 text-sm text-quiet">{item.detail}</span>{/if}
           </Combobox.Item>
         {:else}
           <p class="px-3 py-2 text-sm text-quiet">

@@ -60,7 +60,7 @@ const delta: Record<string, Spot> = {
   head: { x: 148, y: 168 },
   fans: { x: 164, y: 156 },
   drive: { x: 84, y: 66 },
-  tube: { x: 112, y: 104 },
+  tube: { x: 122, y: 82 },
   spool: { x: 150, y: 22 },
   feeder: { x: 150, y: 22 },
   guides: { x: 224, y: 120 },

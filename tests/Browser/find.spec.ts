@@ -1,0 +1,181 @@
+import { expect, test, type Page } from '@playwright/test';
+import { enterAs, fitsAcross, hasNoBarriers, station } from './shop';
+
+/** Books a new machine of a family in and walks it to Find; the machine is nobody's else, so tests do not meet. */
+async function atFind(page: Page, family: string, complaint: string): Promise<void> {
+  await page.goto('/book-in');
+  await page.getByRole('radio', { name: 'New here' }).click();
+  await page.getByRole('radio', { name: family, exact: true }).click();
+  await page.getByRole('radio', { name: /own farm/ }).click();
+  await page.getByRole('textbox', { name: /Complaint/ }).fill(complaint);
+  await page.getByRole('radio', { name: 'Nobody knows' }).click();
+  await page.getByRole('button', { name: 'Book in', exact: true }).click();
+  await page.getByRole('link', { name: 'On to the job' }).click();
+  await page.getByRole('button', { name: 'No to all of them' }).click();
+  await page.getByRole('button', { name: 'On to Find' }).click();
+  await station(page, 'Find');
+}
+
+const ranking = (page: Page) => page.locator('section[aria-labelledby=what-it-could-be] li');
+const card = (page: Page) => page.locator('section[aria-labelledby=do-next]');
+
+test('findings by pointing, by two keys and by a value; belief moves and the chart shows it', async ({
+  page,
+}) => {
+  await enterAs(page, 'Bo Lindqvist');
+  await atFind(page, 'Shearwater 300', 'thin lines from one day to the next');
+
+  // tap the place on the drawn machine, choose what is seen there
+  await page.keyboard.press('p');
+  const drawing = page.getByRole('dialog', { name: 'Point at the machine' });
+  await hasNoBarriers(page, 'point at the machine');
+  await expect(drawing.getByRole('button', { name: 'feeder unit' })).toBeHidden();
+  await drawing.getByRole('button', { name: 'drive gear' }).focus();
+  await page.keyboard.press('Enter');
+  await drawing.getByRole('button', { name: /^thin extrusion/ }).click();
+  await expect(page.getByRole('button', { name: /Withdraw: thin extrusion/ })).toBeVisible();
+
+  // a value is judged by the server and moves the ranking at once
+  for (let i = 0; i < 12 && !(await page.getByRole('textbox', { name: /Got, of 100/ }).isVisible()); i++) {
+    const asked = await card(page).locator('h3').innerText();
+    const other = card(page).getByRole('button', { name: /Feed 100/ });
+    if (await other.isVisible()) await other.click();
+    else await page.keyboard.press('c');
+    await expect(card(page).locator('h3')).not.toHaveText(asked);
+  }
+  await page.getByRole('textbox', { name: /Got, of 100/ }).fill('nonsense');
+  await page.getByRole('button', { name: 'Measured' }).click();
+  await expect(page.getByText(/Type a number/)).toBeVisible();
+  await page.getByRole('textbox', { name: /Got, of 100/ }).fill('81,5');
+  await page.getByRole('button', { name: 'Measured' }).click();
+  await expect(page.locator('section[aria-labelledby=what-it-does]')).toContainText('81.5');
+  await expect(ranking(page).first()).toContainText(/Drive gear|Idler|grip/);
+  // two keys: f, then the digit of what is likely with what is known
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await page.keyboard.press('f');
+  const first = page.getByRole('option').first();
+  await expect(first).toContainText('1');
+  const offered = (await first.innerText()).replace(/^\s*1\s*/, '').trim();
+  await page.keyboard.press('1');
+  await expect(page.getByRole('button', { name: `Withdraw: ${offered}` })).toBeVisible();
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+
+  await expect(page.getByRole('img', { name: /^How belief moved: .*%/ })).toBeVisible();
+  await expect(card(page)).toContainText(/(Swap|Measure) first would begin/);
+  await card(page).getByText('Why this first').click();
+  await expect(card(page)).toContainText(/minutes of mending in vain|worth its own minutes/);
+  await page.getByRole('button', { name: 'swap first' }).click();
+  await expect(card(page)).toContainText('Measure first would begin');
+  await hasNoBarriers(page, 'find');
+
+  // it is all still there after a reload
+  await page.reload();
+  await expect(page.locator('section[aria-labelledby=what-it-does]')).toContainText('81.5');
+  for (const width of [768, 1280]) {
+    await page.setViewportSize({ width, height: 800 });
+    await fitsAcross(page);
+  }
+});
+
+test('trial prints name the setting that matters and become a finding', async ({ page }) => {
+  await enterAs(page, 'Tove Kessler');
+  await atFind(page, 'Gannet Delta', 'echoes after every corner');
+  await page.getByRole('link', { name: 'Trial prints' }).click();
+  await expect(page.getByText(/Print a small piece/)).toBeVisible();
+  const add = async (changes: Record<string, string>, rating: string): Promise<void> => {
+    for (const [name, value] of Object.entries(changes)) {
+      const field = page.getByRole('textbox', { name: new RegExp(`^${name}`) });
+      if (!(await field.isVisible())) {
+        await page.getByLabel('Another setting').fill(name);
+        await page.getByRole('button', { name: 'Add this setting' }).click();
+      }
+      await field.fill(value);
+    }
+    await page.getByRole('radio', { name: rating, exact: true }).click();
+    const trials = page.getByRole('button', { name: /^Withdraw trial/ });
+    const before = await trials.count();
+    await page.getByRole('button', { name: 'Put it in the table' }).click();
+    await expect(trials).toHaveCount(before + 1);
+  };
+  await page.getByRole('button', { name: 'Put it in the table' }).click();
+  await expect(page.getByText(/Rate it from 1/)).toBeVisible();
+  await page.locator('input[type=file]').setInputFiles('docs/screenshots/shelf.png');
+  await add({ speed: '80', retraction: '5' }, '2');
+  await expect(page.getByRole('img', { name: 'Trial 1' })).toBeVisible();
+  await page.getByRole('textbox', { name: /^speed/ }).fill('50');
+  await page.getByRole('textbox', { name: /^retraction/ }).fill('6');
+  await expect(page.getByText(/speed and retraction changed at once/)).toBeVisible();
+  await add({ speed: '50', retraction: '6' }, '4');
+  await expect(page.getByText(/Speed and retraction changed at once: whatever happened/)).toBeVisible();
+  await add({ retraction: '5' }, '4');
+  await expect(page.getByText(/Speed matters: from 80 to 50 the rating rises by 2/)).toBeVisible();
+  await hasNoBarriers(page, 'trial prints');
+  await fitsAcross(page);
+
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: /CSV/ }).click();
+  expect((await download).suggestedFilename()).toMatch(/^trials-.*\.csv$/);
+
+  // a plan for those who change several at once
+  await page.getByText('Plan several settings at once').click();
+  for (const [i, row] of [
+    ['speed', '40', '60'],
+    ['fan', '0', '100'],
+  ].entries()) {
+    await page.getByRole('textbox', { name: `Setting ${i + 1}`, exact: true }).fill(row[0] ?? '');
+    await page.getByRole('textbox', { name: `Low value of setting ${i + 1}` }).fill(row[1] ?? '');
+    await page.getByRole('textbox', { name: `High value of setting ${i + 1}` }).fill(row[2] ?? '');
+  }
+  await page.getByRole('button', { name: 'Plan 4 prints' }).click();
+  await expect(page.getByRole('heading', { name: 'Next of the plan (4 left)' })).toBeVisible();
+  await expect(page.getByRole('textbox', { name: /^speed/ })).toHaveValue('40');
+  await page.getByRole('button', { name: 'drop the plan' }).click();
+
+  await page.getByRole('button', { name: 'Put it down as a finding' }).click();
+  await expect(page.getByText(/In the record as a finding/)).toBeVisible();
+  await page.getByRole('link', { name: 'Back to Find' }).click();
+  await expect(page.getByRole('button', { name: /Withdraw: one setting changes it/ })).toBeVisible();
+  await expect(ranking(page).first()).toContainText('Settings wrong');
+});
+
+test('a fault that seldom comes alone opens a look-list on the sisters', async ({ page }) => {
+  await enterAs(page, 'Bo Lindqvist');
+  await atFind(page, 'Tern 220', 'black dust under the belt');
+  await page.getByRole('combobox', { name: /What it does/ }).fill('black dust');
+  await page.getByRole('option', { name: /black dust/ }).click();
+  await page.getByRole('checkbox', { name: /It is: .*ensioner/ }).check();
+  await page.getByRole('button', { name: /^Confirm: / }).click();
+  await station(page, 'Fix');
+  await page
+    .getByRole('group', { name: /Stations/ })
+    .getByRole('button', { name: 'Find' })
+    .click();
+  await page.getByRole('button', { name: 'Look at the sisters' }).click();
+
+  await expect(page.getByRole('heading', { name: /^Look at the sisters: / })).toBeVisible();
+  await expect(page.getByRole('complementary')).toContainText(/0 of \d+ looked\s+at,\s+0 affected/);
+  await hasNoBarriers(page, 'look-list');
+  const tag = (
+    (await page
+      .getByRole('button', { name: /is affected$/ })
+      .first()
+      .getAttribute('aria-label')) ?? ''
+  ).replace(' is affected', '');
+  await page.getByRole('textbox', { name: `Note for ${tag}` }).fill('rubs on the left');
+  await page.getByRole('button', { name: `${tag} is affected` }).click();
+  await expect(page.getByRole('complementary')).toContainText(/1 of \d+ looked\s+at,\s+1 affected/);
+  await page
+    .getByRole('button', { name: /is well$/ })
+    .first()
+    .click();
+  await expect(page.getByRole('complementary')).toContainText(/2 of \d+ looked\s+at,\s+1 affected/);
+  await expect(page.getByText(/between 9 % and 91 %/)).toBeVisible();
+  await fitsAcross(page);
+
+  await page.goto(`/machines/${tag}`);
+  await expect(page.getByText(/Look-list: [\s\S]*this one is affected/)).toBeVisible();
+  await page.goto('/machines');
+  await page.getByRole('link', { name: /ensioner/ }).click();
+  await page.getByRole('button', { name: 'End the list' }).click();
+  await expect(page.getByText(/nothing is added any more/)).toBeVisible();
+});
