@@ -13,6 +13,9 @@ final class Entry
     /** @var array<string, true> */
     private array $asked = [];
 
+    /** @var list<self> */
+    private array $parts = [];
+
     /** @param  array<array-key, mixed>  $fields */
     private function __construct(public readonly string $file, public readonly string $name, private readonly array $fields)
     {
@@ -26,6 +29,12 @@ final class Entry
         }
 
         return $entry;
+    }
+
+    /** An entry inside this one; what is wrong with it is wrong with this one too. */
+    public function part(string $name, mixed $fields): self
+    {
+        return $this->parts[] = self::of($this->file, "{$this->name}.{$name}", $fields);
     }
 
     public function text(string $field, ?string $default = null): string
@@ -182,6 +191,10 @@ final class Entry
             if (! isset($this->asked[(string) $field])) {
                 $all[] = new Mistake($this->file, $this->name, (string) $field, 'is no field of this entry');
             }
+        }
+
+        foreach ($this->parts as $part) {
+            array_push($all, ...$part->mistakes());
         }
 
         return $all;

@@ -25,7 +25,7 @@ final class KnowledgeReader
         $knowledge = new Knowledge(
             findings: $reader->each($files, 'findings.yaml', $reader->finding(...)),
             faults: $reader->faults($files),
-            checks: $reader->each($files, 'checks.yaml', $reader->check(...)),
+            checks: $reader->each($files, 'checks.yaml', CheckReader::read(...)),
             proofs: $reader->proofs($files),
             families: $reader->families($files),
             safetyQuestions: $reader->each($files, 'safety.yaml', $reader->safetyQuestion(...)),
@@ -115,7 +115,7 @@ final class KnowledgeReader
             }
             $page = Entry::of($file, '-', $content);
             $area = $page->text('area');
-            $found = $this->entries($file, $page->items('faults'), fn (Entry $entry): Fault => $this->fault($entry, $area));
+            $found = $this->entries($file, $page->items('faults'), static fn (Entry $entry): Fault => FaultReader::read($entry, $area));
             foreach (array_keys(array_intersect_key($found, $faults)) as $code) {
                 $page->wrong($code, 'stands in another file as well');
             }
@@ -126,169 +126,17 @@ final class KnowledgeReader
         return $faults;
     }
 
-    private function fault(Entry $entry, string $area): Fault
-    {
-        $shows = [];
-        foreach ($entry->map('shows') as $finding => $strength) {
-            $probability = Strength::read($strength);
-            if ($probability === null) {
-                $entry->wrong("shows.{$finding}", 'must be A, O, S or R, or a strength above 0 and up to 1');
-            } else {
-                $shows[$finding] = $probability;
-            }
-        }
-
-        return new Fault(
-            code: $entry->text('code'),
-            name: $entry->text('name'),
-            area: $area,
-            rate: $entry->number('rate', 0.1, 400),
-            needs: $entry->needs(),
-            shows: $shows,
-            means: $entry->text('means'),
-            settle: $entry->textOrNull('settle'),
-            mends: $this->mends($entry),
-            danger: $entry->yes('danger'),
-            behind: $entry->codes('behind'),
-            brings: $entry->codes('brings'),
-            cautions: $entry->codes('cautions'),
-            sisters: $this->sisters($entry),
-        );
-    }
-
-    private function sisters(Entry $entry): ?Sisters
-    {
-        if ($entry->map('sisters') === []) {
-            return null;
-        }
-        $of = Entry::of($entry->file, "{$entry->name}.sisters", $entry->map('sisters'));
-        $kind = $of->text('kind');
-        if ($kind !== 'mounting' && $kind !== 'batch') {
-            $of->wrong('kind', 'must be mounting or batch');
-            $kind = 'batch';
-        }
-        $sisters = new Sisters($kind, $of->text('look'), $of->textOrNull('part'), $of->text('because'));
-        array_push($this->mistakes, ...$of->mistakes());
-
-        return $sisters;
-    }
-
-    /** @return non-empty-list<Mend> */
-    private function mends(Entry $entry): array
-    {
-        $ways = $entry->items('mends');
-        $mends = [];
-        foreach ($ways as $i => $way) {
-            $mend = Entry::of($entry->file, sprintf('%s.mends.%d', $entry->name, $i + 1), $way);
-            $mends[] = new Mend(count($ways) > 1 ? $mend->text('school') : $mend->textOrNull('school'), $mend->text('do'), $mend->number('minutes', 1, 600), $mend->codes('touches'), $mend->someCodes('parts'));
-            array_push($this->mistakes, ...$mend->mistakes());
-        }
-        if ($mends === []) {
-            $entry->wrong('mends', 'must name at least one way to put it right');
-            $mends[] = new Mend(null, '', 1, [], []);
-        }
-
-        return $mends;
-    }
-
-    private function check(Entry $entry): Check
-    {
-        $state = State::tryFrom($entry->text('state'));
-        if ($state === null) {
-            $entry->wrong('state', 'must be cold, unplugged, open, powered or hot');
-        }
-        $steps = $entry->codes('steps');
-        if (count($steps) < 2 || count($steps) > 5) {
-            $entry->wrong('steps', 'must say in two to five steps how it is done');
-        }
-
-        return new Check(
-            code: $entry->text('code'),
-            name: $entry->text('name'),
-            minutes: $entry->number('minutes', 0.5, 120),
-            state: $state ?? State::Hot,
-            supervised: $entry->yes('supervised'),
-            qualified: $entry->yes('qualified'),
-            apart: $entry->yes('apart'),
-            byPart: $entry->yes('by_part'),
-            yields: $entry->codes('yields'),
-            needs: $entry->needs(),
-            steps: $steps,
-            hazards: $entry->someCodes('hazards'),
-            takes: $entry->numberOrNull('takes'),
-            instrument: $entry->textOrNull('instrument'),
-            reading: $this->reading($entry),
-            pictures: $entry->codes('pictures'),
-            caution: $entry->textOrNull('caution'),
-        );
-    }
-
-    private function reading(Entry $entry): ?Reading
-    {
-        if ($entry->map('reading') === []) {
-            return null;
-        }
-        $reading = Entry::of($entry->file, "{$entry->name}.reading", $entry->map('reading'));
-        $limits = [];
-        foreach ($reading->map('says') as $finding => $limit) {
-            $of = Entry::of($entry->file, "{$entry->name}.reading.says.{$finding}", $limit);
-            $limits[$finding] = new Limit($of->numberOrNull('below'), $of->numberOrNull('above'));
-            if ($limits[$finding]->below === null && $limits[$finding]->above === null) {
-                $of->wrong('below', 'or above must say from which value on it is there');
-            }
-            array_push($this->mistakes, ...$of->mistakes());
-        }
-        if ($limits === []) {
-            $reading->wrong('says', 'must name the findings the value stands for');
-        }
-        $read = new Reading($reading->text('ask'), $reading->text('unit'), $reading->number('least', -1e6, 1e6), $reading->number('most', -1e6, 1e6), $limits);
-        array_push($this->mistakes, ...$reading->mistakes());
-
-        return $read;
-    }
-
     /**
      * @param  array<string, mixed>  $files
      * @return array<string, Proof> in the order of their stages
      */
     private function proofs(array $files): array
     {
-        $proofs = $this->each($files, 'proofs.yaml', $this->proof(...));
+        $proofs = $this->each($files, 'proofs.yaml', ProofReader::read(...));
         $order = array_flip(array_map(static fn (Stage $s): string => $s->value, Stage::cases()));
         uasort($proofs, static fn (Proof $a, Proof $b): int => $order[$a->stage->value] <=> $order[$b->stage->value]);
 
         return $proofs;
-    }
-
-    private function proof(Entry $entry): Proof
-    {
-        $stage = Stage::tryFrom($entry->text('stage'));
-        if ($stage === null) {
-            $entry->wrong('stage', 'must be one of '.implode(', ', array_map(static fn (Stage $s): string => $s->value, Stage::cases())));
-        }
-        $unit = $entry->textOrNull('unit');
-        $least = $entry->numberOrNull('least');
-        $most = $entry->numberOrNull('most');
-        if (($unit === null) !== ($least === null && $most === null)) {
-            $entry->wrong('unit', 'and a limit (least or most) go together');
-        }
-
-        return new Proof(
-            code: $entry->text('code'),
-            name: $entry->text('name'),
-            stage: $stage ?? Stage::Long,
-            how: $entry->text('how'),
-            because: $entry->text('because'),
-            touched: $entry->codes('touched'),
-            mended: $entry->codes('mended'),
-            always: $entry->yes('always'),
-            needs: $entry->needs(),
-            unit: $unit,
-            least: $least,
-            most: $most,
-            failsAs: $entry->textOrNull('fails_as'),
-            caution: $entry->textOrNull('caution'),
-        );
     }
 
     /**
@@ -303,27 +151,12 @@ final class KnowledgeReader
                 continue;
             }
             $entry = Entry::of($file, is_array($content) && is_string($content['code'] ?? null) ? $content['code'] : '-', $content);
-            $family = $this->family($entry);
+            $family = FamilyReader::read($entry);
             $families[$family->code] = $family;
             array_push($this->mistakes, ...$entry->mistakes());
         }
 
         return $families;
-    }
-
-    private function family(Entry $entry): Family
-    {
-        $traits = [];
-        foreach ($entry->map('traits') as $trait => $value) {
-            if (isset(Traits::KNOWN[$trait]) && is_string($value) && in_array($value, Traits::KNOWN[$trait], true)) {
-                $traits[$trait] = $value;
-            } else {
-                $entry->wrong("traits.{$trait}", isset(Traits::KNOWN[$trait]) ? 'must be one of '.implode(', ', Traits::KNOWN[$trait]) : 'is no trait');
-            }
-        }
-        $positions = $this->entries($entry->file, $entry->items('positions'), static fn (Entry $p): Position => new Position($p->text('code'), $p->text('name'), $p->text('subsystem'), $p->text('part')));
-
-        return new Family($entry->text('code'), $entry->text('name'), $entry->text('letters'), $traits, $positions);
     }
 
     private function safetyQuestion(Entry $entry): SafetyQuestion

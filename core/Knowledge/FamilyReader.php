@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Knowledge;
+
+/** Makes a machine family of its knowledge file. */
+final class FamilyReader
+{
+    public static function read(Entry $entry): Family
+    {
+        $traits = [];
+        foreach ($entry->map('traits') as $trait => $value) {
+            if (isset(Traits::KNOWN[$trait]) && is_string($value) && in_array($value, Traits::KNOWN[$trait], true)) {
+                $traits[$trait] = $value;
+            } else {
+                $entry->wrong("traits.{$trait}", isset(Traits::KNOWN[$trait]) ? 'must be one of '.implode(', ', Traits::KNOWN[$trait]) : 'is no trait');
+            }
+        }
+
+        return new Family($entry->text('code'), $entry->text('name'), $entry->text('letters'), $traits, self::positions($entry));
+    }
+
+    /** @return array<string, Position> by code */
+    private static function positions(Entry $entry): array
+    {
+        $positions = [];
+        foreach ($entry->items('positions') as $i => $fields) {
+            $code = is_array($fields) && is_string($fields['code'] ?? null) ? $fields['code'] : '#'.($i + 1);
+            $of = $entry->part("positions.{$code}", $fields);
+            if (isset($positions[$code])) {
+                $of->wrong('code', 'stands twice');
+            }
+            $positions[$code] = new Position($of->text('code'), $of->text('name'), $of->text('subsystem'), $of->text('part'));
+        }
+
+        return $positions;
+    }
+}

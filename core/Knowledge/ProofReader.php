@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Knowledge;
+
+/** Makes a proof of its entry in a knowledge file. */
+final class ProofReader
+{
+    public static function read(Entry $entry): Proof
+    {
+        $stage = Stage::tryFrom($entry->text('stage'));
+        if ($stage === null) {
+            $entry->wrong('stage', 'must be one of '.implode(', ', array_map(static fn (Stage $s): string => $s->value, Stage::cases())));
+        }
+        $unit = $entry->textOrNull('unit');
+        $least = $entry->numberOrNull('least');
+        $most = $entry->numberOrNull('most');
+        if (($unit === null) !== ($least === null && $most === null)) {
+            $entry->wrong('unit', 'and a limit (least or most) go together');
+        }
+
+        return new Proof(
+            code: $entry->text('code'),
+            name: $entry->text('name'),
+            stage: $stage ?? Stage::Long,
+            how: $entry->text('how'),
+            because: $entry->text('because'),
+            touched: $entry->codes('touched'),
+            mended: $entry->codes('mended'),
+            always: $entry->yes('always'),
+            needs: $entry->needs(),
+            unit: $unit,
+            least: $least,
+            most: $most,
+            failsAs: $entry->textOrNull('fails_as'),
+            caution: $entry->textOrNull('caution'),
+        );
+    }
+}
