@@ -16,7 +16,7 @@ use App\Shop\Person;
 use Illuminate\Support\Carbon;
 use OddBench\Intake\Station;
 
-/** What the demo shop is finding out today: trial prints, a look-list half done, a first diagnosis that was wrong. */
+/** What the demo shop is finding out today: trial prints, and a look-list half done. */
 final readonly class DemoFind
 {
     /** Settings, rating, what was seen. */
@@ -36,7 +36,6 @@ final readonly class DemoFind
     {
         $this->trialPrints($today, $people['tove']);
         $this->sisters($today, $people['bo'], $people['imre']);
-        $this->wrongAtFirst($today, $people['imre']);
         Carbon::setTestNow($today);
     }
 
@@ -78,21 +77,6 @@ final readonly class DemoFind
         $this->confirm->confirm($job->refresh(), ['knob-screws-free'], $job->version, $by);
 
         return $job->refresh();
-    }
-
-    /** A first diagnosis taken back when the next look overturned it. */
-    private function wrongAtFirst(Carbon $today, Person $by): void
-    {
-        $job = $this->openJob('heron-cx', 'diagnosis');
-        $known = $job->findings()->pluck('code')->all();
-        Carbon::setTestNow($today->copy()->subMinutes(70));
-        $this->confirm->confirm($job, ['feeder-wheels-worn'], $job->refresh()->version, $by);
-        if (! in_array('test-piece-stops', $known, true)) {
-            Carbon::setTestNow($today->copy()->subMinutes(58));
-            $this->findings->record($job->refresh(), ['test-piece-stops' => true], 'slot-test-length', null, $by);
-        }
-        Carbon::setTestNow($today->copy()->subMinutes(57));
-        $this->confirm->supersede($job->refresh(), 'feeder-wheels-worn', 'test-piece-stops', $job->version, $by);
     }
 
     private function openJob(string $family, string $station): Job

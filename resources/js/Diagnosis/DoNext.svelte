@@ -100,7 +100,9 @@
       {#each step.cautions as caution (caution)}<p class="mt-1 text-sm leading-snug text-waiting">
           △ {caution}
         </p>{/each}
-      {#if step.steps.length > 0}
+      {#if step.steps.length === 1}
+        <p class="mt-1.5 text-sm">{step.steps[0]}</p>
+      {:else if step.steps.length > 0}
         <ol class="steps mt-1.5 grid gap-0.5 text-sm">
           {#each step.steps as line (line)}<li>{line}</li>{/each}
         </ol>

@@ -3,6 +3,7 @@
   import { api, told } from '@/api/client';
   import { keepJob } from '@/api/queries';
   import type { Job } from '@/api/types';
+  import SistersOffer from '@/Fleet/SistersOffer.svelte';
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Dialog from '@/ui/Dialog.svelte';
@@ -10,7 +11,6 @@
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
-  import SistersOffer from './SistersOffer.svelte';
 
   /** What was confirmed in this job, also what turned out wrong. */
   let { job }: { job: Job } = $props();

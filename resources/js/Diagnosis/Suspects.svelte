@@ -12,7 +12,7 @@
   }
   let { job, diagnosis, may, picked = $bindable() }: Props = $props();
 
-  const FEW = 7;
+  const FEW = 5;
   let all = $state(false);
   let opened = $state<Record<string, boolean>>({});
   const shown = $derived(all ? diagnosis.suspects : diagnosis.suspects.slice(0, FEW));
@@ -99,7 +99,7 @@
           <p class="text-quiet">
             Everyday rate <span class="fig">{percent(suspect.start)}</span> %{suspect.jobsHere > 0
               ? `; here: ${suspect.seenHere} of ${suspect.jobsHere} ${job.machine.familyName} jobs`
-              : ''}.
+              : ''}. The factors × are on the odds; they do not multiply.
             {#if suspect.explainsBest}One of the faults that together explain most.{/if}
             {#if suspect.behind.length > 0}Behind it often: {suspect.behind
                 .map((b) => `${b.name} ${percent(b.probability)} %`)
@@ -120,8 +120,7 @@
         >{all ? 'Only the likeliest' : `${diagnosis.suspects.length - FEW} less likely`}</button
       > ·
     {/if}
-    {diagnosis.others} more may be there anyway, nothing points to them. The factors × are on the odds; they do
-    not multiply.
+    {diagnosis.others} more may be there anyway, nothing points to them.
   </p>
 {/if}
 {#if diagnosis.unexplained.length > 0}

@@ -4,6 +4,7 @@
   import { api, told } from '@/api/client';
   import { keepJob } from '@/api/queries';
   import type { Job } from '@/api/types';
+  import SistersOffer from '@/Fleet/SistersOffer.svelte';
   import BackTo from '@/Intake/BackTo.svelte';
   import OnTo from '@/Intake/OnTo.svelte';
   import { here } from '@/Shop/session.svelte';
@@ -39,6 +40,9 @@
 
 <div class="grid gap-6 lg:grid-cols-[minmax(0,1fr)_330px]">
   <section class="min-w-0">
+    {#each faults.filter((fault) => fault.sisters !== null) as fault (fault.fault)}
+      <SistersOffer {job} {fault} />
+    {/each}
     <h2 class="rule-below pb-1.5">To mend</h2>
     {#if job.findPassedBecause}<p class="mt-2">Find was passed: {job.findPassedBecause}</p>{/if}
     <ul>

@@ -28,7 +28,7 @@
     });
 </script>
 
-<div class="mt-3 flex flex-wrap items-center justify-between gap-3 bg-waiting-wash px-3 py-2">
+<div class="my-3 flex flex-wrap items-center justify-between gap-3 bg-waiting-wash px-3 py-2">
   <p class="min-w-0 flex-1 text-sm text-waiting">
     ▢ <strong>{fault.name}</strong> seldom comes alone: {fault.sistersBecause}.
     <span class="fig">{fault.sisters}</span> other {fault.sisters === 1 ? 'machine has' : 'machines have'} what
