@@ -258,6 +258,7 @@ final class DemoShop
     /** Now: two machines run by themselves, everybody went home but Bo, who has one machine open. */
     private function setTheBench(): void
     {
+        $this->find->play($this->today, $this->people);
         foreach (Job::query()->whereNull('finished_at')->orderBy('id')->get() as $job) {
             $this->hands->off($job);
             if ($job->waits_for === 'itself') {
@@ -265,7 +266,6 @@ final class DemoShop
                 $this->edit->wait($job, 'itself', $job->waits_note, 110 + 90 * ($job->id % 2), $job->version, $this->people['imre']);
             }
         }
-        $this->find->play($this->today, $this->people);
         Carbon::setTestNow($this->today->copy()->subMinutes(9));
         $job = Job::query()->whereNull('finished_at')->where('station', 'diagnosis')->whereDoesntHave('machine.redTag')->orderBy('promised_for')->firstOrFail();
         $this->hands->on($job, $this->people['bo']);
