@@ -71,7 +71,8 @@ final readonly class NextSteps
                 $looks[] = $step;
             }
         }
-        if ($this->case->swapFirst) {
+        // whether a swap was right shows under power only
+        if ($this->case->swapFirst && ! $this->redTag) {
             array_push($looks, ...$this->swaps());
         }
         usort($looks, self::better(...));
@@ -172,7 +173,7 @@ final readonly class NextSteps
         $now = $this->beliefs->now()->faults;
         foreach (array_keys($this->inQuestion) as $i) {
             $fault = $this->knowledge->faults[$this->beliefs->network->faults[$i]];
-            if ($now[$i] < self::WORTH_MENDING || ! $this->onShelf($fault) || ($this->redTag && $fault->danger)) {
+            if ($now[$i] < self::WORTH_MENDING || ! $this->onShelf($fault)) {
                 continue;
             }
             $yes = $this->beliefs->ifFault($i, true)->faults;

@@ -166,6 +166,14 @@ final class DiagnoseTest extends TestCase
         self::assertContains('break-fan-failed', $kinds($case + ['on_shelf' => ['heat-break-fan']]));
     }
 
+    public function test_under_a_red_tag_nothing_is_swapped_to_see(): void
+    {
+        $case = ['findings' => ['fan-noisy' => 'present', 'jams-when-warm' => 'present'], 'school' => 'swap-first', 'on_shelf' => ['heat-break-fan']];
+
+        self::assertContains('swap', array_column($this->compute($case)['next'], 'kind'));
+        self::assertNotContains('swap', array_column($this->compute($case + ['red_tag' => true])['next'], 'kind'), 'whether it was right shows under power only');
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
     public static function badInput(): iterable
     {
