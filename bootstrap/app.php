@@ -32,6 +32,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     )
     ->withProviders()
     ->withCommands([
+        App\Instruments\Console\PluckCommand::class,
         App\Knowledge\Console\ComputeCommand::class,
         App\Knowledge\Console\KnowledgeCommand::class,
         App\Diagnosis\Console\RatesCommand::class,

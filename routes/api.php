@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Api\OnceOnly;
 use App\Diagnosis\DiagnosisController;
 use App\Diagnosis\TrialController;
 use App\Fleet\LookListController;
+use App\Instruments\InstrumentController;
 use App\Intake\JobController;
 use App\Intake\PhotographController;
 use App\Knowledge\KnowledgeController;
@@ -35,6 +37,9 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
     Route::post('parts', [ShelfController::class, 'store']);
     Route::get('parts/{number}', [ShelfController::class, 'show']);
     Route::post('parts/{number}/movements', [ShelfController::class, 'move']);
+
+    // works something out and keeps nothing, so it needs no key
+    Route::post('instruments/{name}', [InstrumentController::class, 'compute'])->withoutMiddleware(OnceOnly::class);
 
     Route::get('look-lists', [LookListController::class, 'index']);
     Route::get('look-lists/{list}', [LookListController::class, 'show'])->whereNumber('list');

@@ -9,10 +9,12 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
-/** A write’s body is JSON and not larger than a form can be, or a picture where pictures are taken. */
+/** A write’s body is JSON and not larger than a form can be, or a picture or a recording where those are taken. */
 final class LimitBody
 {
     private const MOST = 262_144;
+
+    private const MOST_OF_A_FILE = 32 * 1024 * 1024;
 
     private const MOST_OF_A_PICTURE = 8 * 1024 * 1024;
 
@@ -24,6 +26,13 @@ final class LimitBody
         }
         if ($request->is('api/v1/jobs/*/photographs')) {
             if ((int) $request->headers->get('Content-Length') > self::MOST_OF_A_PICTURE) {
+                throw new HttpException(413);
+            }
+
+            return $next($request);
+        }
+        if ($request->is('api/v1/instruments/*') && ! $request->isJson()) {
+            if ((int) $request->headers->get('Content-Length') > self::MOST_OF_A_FILE) {
                 throw new HttpException(413);
             }
 

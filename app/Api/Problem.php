@@ -71,7 +71,7 @@ final readonly class Problem
         $detail = match ($e->getStatusCode()) {
             404 => 'There is nothing at this address.',
             405 => 'That cannot be done at this address.',
-            413 => 'That is too large. A form takes up to 256 kB, a photograph 8 MB.',
+            413 => 'That is too large. A form takes up to 256 kB, a photograph 8 MB, a file to be measured 32 MB (bin/odd-bench compute takes any).',
             419 => 'The page is too old. Load it again and log in.',
             429 => 'Too many tries. Wait a minute, then try again.',
             default => $e->getMessage(),

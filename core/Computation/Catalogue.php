@@ -7,7 +7,23 @@ namespace OddBench\Computation;
 use OddBench\Diagnosis\Diagnose;
 use OddBench\Diagnosis\Trials;
 use OddBench\Input\InputError;
+use OddBench\Instruments\BedPlane;
+use OddBench\Instruments\BeltTension;
+use OddBench\Instruments\ContactResistance;
+use OddBench\Instruments\Fastener;
+use OddBench\Instruments\Filament;
+use OddBench\Instruments\FirstLayer;
+use OddBench\Instruments\FlexSlab;
+use OddBench\Instruments\Gcode;
+use OddBench\Instruments\Heater;
+use OddBench\Instruments\PluckFrequency;
+use OddBench\Instruments\RelayTune;
+use OddBench\Instruments\RunawayTest;
+use OddBench\Instruments\Squareness;
 use OddBench\Instruments\Steps;
+use OddBench\Instruments\ThermalLog;
+use OddBench\Instruments\Thermistor;
+use OddBench\Instruments\Wire;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Proof\ProofPlan;
 
@@ -22,12 +38,21 @@ final readonly class Catalogue
     public static function of(Knowledge $knowledge): self
     {
         $computations = [];
-        foreach ([new Diagnose($knowledge), new ProofPlan($knowledge), new Steps, new Trials] as $computation) {
+        foreach ([new Diagnose($knowledge), new ProofPlan($knowledge), new Trials, ...self::instruments()] as $computation) {
             $computations[$computation->name()] = $computation;
         }
         ksort($computations);
 
         return new self($computations);
+    }
+
+    /** @return list<Computation> */
+    public static function instruments(): array
+    {
+        return [
+            new BeltTension, new PluckFrequency, new Thermistor, new Heater, new ContactResistance, new Wire, new BedPlane, new Squareness,
+            new Steps, new Filament, new FirstLayer, new ThermalLog, new RelayTune, new RunawayTest, new Gcode, new FlexSlab, new Fastener,
+        ];
     }
 
     /** @throws InputError when there is none of that name */

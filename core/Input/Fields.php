@@ -161,6 +161,16 @@ final class Fields
     }
 
     /**
+     * An object inside this one, to be read strictly; an absent one reads as empty. Call done() on it too.
+     *
+     * @throws InputError when it is no object
+     */
+    public function object(string $key): self
+    {
+        return new self($this->map($key), $this->name($key));
+    }
+
+    /**
      * A list of objects, each to be read strictly; an absent one reads as empty.
      *
      * @return list<self>
@@ -178,6 +188,43 @@ final class Fields
         }
 
         return $objects;
+    }
+
+    /**
+     * The contents of a file: whoever called opened it, core opens none.
+     *
+     * @throws InputError when it is missing or only a name
+     */
+    public function contents(string $key): Contents
+    {
+        $value = $this->required($key);
+
+        return $value instanceof Contents ? $value : throw InputError::at($this->name($key), "{$this->name($key)} must be a file that was opened for this.");
+    }
+
+    /**
+     * A list of at least one pair of numbers.
+     *
+     * @return non-empty-list<array{float, float}>
+     *
+     * @throws InputError when it is missing, empty or holds something else
+     */
+    public function pairs(string $key, float $least, float $most, string $unit = ''): array
+    {
+        $this->required($key);
+        $pairs = [];
+        foreach ($this->listAt($key) as $i => $item) {
+            $name = "{$this->name($key)}.{$i}";
+            if (! is_array($item) || ! array_is_list($item) || count($item) !== 2) {
+                throw InputError::at($name, "{$name} must be two numbers.");
+            }
+            $pairs[] = [$this->checkedNumber("{$name}.0", $item[0], $least, $most, $unit), $this->checkedNumber("{$name}.1", $item[1], $least, $most, $unit)];
+        }
+        if ($pairs === []) {
+            throw InputError::at($this->name($key), "{$this->name($key)} is empty; give at least one pair.");
+        }
+
+        return $pairs;
     }
 
     /** @throws InputError when it is there and neither true nor false */

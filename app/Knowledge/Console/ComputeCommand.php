@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Knowledge\Console;
 
+use App\Instruments\Files;
 use App\Knowledge\KnowledgeFiles;
 use Illuminate\Console\Command;
 use OddBench\Computation\Catalogue;
@@ -26,7 +27,7 @@ final class ComputeCommand extends Command
         }
         try {
             $computation = $catalogue->named((string) $this->argument('name'));
-            $this->say($this->json($computation->compute($this->input())));
+            $this->say($this->json($computation->compute(Files::opened($this->input()))));
 
             return 0;
         } catch (InputError $e) {

@@ -10,13 +10,15 @@ use OddBench\Diagnosis\Beliefs;
 use OddBench\Diagnosis\Diagnose;
 use OddBench\Diagnosis\Network;
 use OddBench\Diagnosis\Rates;
+use OddBench\Input\Contents;
+use OddBench\Instruments\Gcode;
 use OddBench\Knowledge\Traits;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 final class MeasureCommand extends Command
 {
-    protected $signature = 'odd-bench:measure {--runs=15}';
+    protected $signature = 'odd-bench:measure {--runs=15} {--gcode-mb=20 : size of the G-code file made up for it}';
 
     protected $description = 'How fast the computations are on this machine: medians over several runs';
 
@@ -43,8 +45,34 @@ final class MeasureCommand extends Command
         }
         $this->table(['whole diagnose with ranked next steps: findings', 'present', 'absent', 'median ms', 'slowest ms'], $rows);
         $this->line(sprintf('most memory: %.1f MB', memory_get_peak_usage() / 1e6));
+        $this->gcode((float) $this->option('gcode-mb'));
 
         return self::SUCCESS;
+    }
+
+    private function gcode(float $megabytes): void
+    {
+        $size = 0;
+        $pieces = static function () use ($megabytes, &$size): iterable {
+            yield "G21\nG90\nM83\nM104 S210\nG28\n";
+            for ($size = $i = 0; $size < $megabytes * 1e6; $i++) {
+                $piece = '';
+                for ($k = 0; $k < 500; $k++) {
+                    $piece .= sprintf("G1 X%.3f Y%.3f E%.5f\n", 110 + 90 * sin(($i * 500 + $k) / 7), 110 + 90 * cos(($i * 500 + $k) / 11), 0.03);
+                }
+                $size += strlen($piece);
+                yield $piece;
+            }
+        };
+        $before = hrtime(true);
+        foreach ($pieces() as $piece) {
+            // making it up takes time of its own
+        }
+        $making = (hrtime(true) - $before) / 1e9;
+        $before = hrtime(true);
+        $result = (new Gcode)->compute(['file' => Contents::of($pieces)]);
+        $taken = (hrtime(true) - $before) / 1e9 - $making;
+        $this->line(sprintf('G-code: %.0f MB, %d lines in %.1f s: %.1f MB/s; most memory %.1f MB', $size / 1e6, $result['lines'], $taken, $size / 1e6 / $taken, memory_get_peak_usage() / 1e6));
     }
 
     /**

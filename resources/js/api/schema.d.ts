@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/instruments/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["instrumentCompute"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/jobs": {
         parameters: {
             query?: never;
@@ -822,6 +838,15 @@ export interface components {
             hoursOnIt: number | null;
             replacements: number;
         };
+        /** @description What an instrument worked out, under the names `compute` gives them. */
+        InstrumentResult: {
+            /** @enum {string|null} */
+            verdict: "ok" | "watch" | "out" | "danger" | "inconclusive" | null;
+            /** @description one plain sentence with the figures in it */
+            because: string | null;
+        } & {
+            [key: string]: unknown;
+        };
         /** @description A job with everything its screen shows, the ranking of faults apart. */
         JobView: {
             id: number;
@@ -1312,6 +1337,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BenchView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    instrumentCompute: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentResult"];
                 };
             };
             /** @description Refused */

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Instruments;
+
+use OddBench\Computation\Computation;
+use OddBench\Input\Fields;
+use OddBench\Input\InputError;
+
+/**
+ * Filament by length, mass, volume and cost; by its roundness; by the water it lost; or how to dry it. What is given
+ * decides which. Drying figures and limits are common practice; the maker’s sheet goes first.
+ */
+final readonly class Filament implements Computation
+{
+    /** material => °C from, to, hours from, to. */
+    private const DRYING = [
+        'PLA' => [45, 50, 6, 6], 'PETG' => [65, 65, 6, 6], 'ABS' => [75, 80, 4, 6], 'ASA' => [75, 80, 4, 6],
+        'TPU' => [50, 55, 6, 6], 'PA' => [75, 80, 8, 12], 'PC' => [80, 85, 8, 8],
+    ];
+
+    /** Difference of the widest and the narrowest across one place. */
+    private const OVAL_OK_MM = 0.03;
+
+    private const OVAL_OUT_MM = 0.06;
+
+    private const AREA_OK_PCT = 3.0;
+
+    private const AREA_OUT_PCT = 5.0;
+
+    /** Water lost, of the dry mass. */
+    private const WET_PCT = 0.2;
+
+    public function name(): string
+    {
+        return 'filament';
+    }
+
+    public function compute(array $input): array
+    {
+        $fields = Fields::of($input);
+        $result = match (true) {
+            $fields->has('diameters_mm') => $this->roundness($fields),
+            $fields->has('mass_before_g') || $fields->has('mass_after_g') => $this->water($fields),
+            $fields->has('material') => $this->drying($fields),
+            default => $this->amounts($fields),
+        };
+        $fields->done();
+
+        return $result;
+    }
+
+    /** @return array<string, mixed> */
+    private function amounts(Fields $fields): array
+    {
+        $density = $fields->number('density_g_cm3', 0.5, 8, 'g/cm³');
+        $area = M_PI * $fields->number('diameter_mm', 1, 3.5, 'mm') ** 2 / 4;
+        $given = array_values(array_filter(['length_m', 'mass_g', 'volume_cm3'], $fields->has(...)));
+        if (count($given) !== 1) {
+            throw InputError::at('length_m', 'Give exactly one of length_m, mass_g and volume_cm3; the others follow.');
+        }
+        // one metre of a cross-section of 1 mm² is 1 cm³
+        $volume = match ($given[0]) {
+            'length_m' => $fields->number('length_m', 0.001, 20_000, 'm') * $area,
+            'mass_g' => $fields->number('mass_g', 0.001, 50_000, 'g') / $density,
+            default => $fields->number('volume_cm3', 0.001, 50_000, 'cm³'),
+        };
+        $price = $fields->numberOrNull('price_per_kg', 0, 10_000);
+
+        return ['length_m' => $volume / $area, 'mass_g' => $volume * $density, 'volume_cm3' => $volume] + ($price === null ? [] : ['cost' => $volume * $density / 1000 * $price]);
+    }
+
+    /** @return array<string, mixed> */
+    private function roundness(Fields $fields): array
+    {
+        $pairs = $fields->pairs('diameters_mm', 0.5, 4, 'mm');
+        $nominal = $fields->numberOrNull('diameter_mm', 1, 3.5, 'mm');
+        $all = array_merge(...$pairs);
+        $mean = array_sum($all) / count($all);
+        $nominal ??= abs($mean - 2.85) < abs($mean - 1.75) ? 2.85 : 1.75;
+        $ovality = max(array_map(static fn (array $p): float => abs($p[0] - $p[1]), $pairs));
+        // the cross-section of an oval is π·a·b/4
+        $areas = array_map(static fn (array $p): float => 100 * ($p[0] * $p[1] / $nominal ** 2 - 1), $pairs);
+        $worst = max(array_map(abs(...), $areas));
+
+        return [
+            'mean_mm' => $mean,
+            'nominal_mm' => $nominal,
+            'ovality_mm' => $ovality,
+            'area_error_pct' => array_sum($areas) / count($areas),
+            'worst_area_error_pct' => $worst,
+            'verdict' => $ovality > self::OVAL_OUT_MM || $worst > self::AREA_OUT_PCT ? 'out' : ($ovality > self::OVAL_OK_MM || $worst > self::AREA_OK_PCT ? 'watch' : 'ok'),
+            'because' => sprintf('%s mm oval, cross-section up to %s %% off %s mm filament.', Said::figure($ovality), Said::figure($worst), Said::figure($nominal)),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function water(Fields $fields): array
+    {
+        $before = $fields->number('mass_before_g', 1, 20_000, 'g');
+        $after = $fields->number('mass_after_g', 1, 20_000, 'g');
+        if ($after > $before) {
+            throw InputError::at('mass_after_g', 'It got heavier by drying: weigh again, with the same spool and the scale at zero.');
+        }
+        $lost = 100 * ($before - $after) / $after;
+
+        return ['water_lost_g' => $before - $after, 'water_lost_pct' => $lost, 'verdict' => $lost > self::WET_PCT ? 'out' : 'ok', 'because' => sprintf('%s g of water left it, %s %% of its dry mass; over 0.2 %% it was wet.', Said::figure($before - $after), Said::figure($lost))];
+    }
+
+    /** @return array<string, mixed> */
+    private function drying(Fields $fields): array
+    {
+        $material = strtoupper($fields->text('material'));
+        [$from, $to, $least, $most] = self::DRYING[$material] ?? throw InputError::unknown('material', 'drying plan', $material, array_keys(self::DRYING));
+
+        return ['material' => $material, 'temperature_c' => [$from, $to], 'hours' => [$least, $most], 'because' => sprintf('%s: %s °C for %s hours to begin with. The maker’s sheet goes first; a kitchen oven overshoots.', $material, $from === $to ? (string) $from : "{$from} to {$to}", $least === $most ? (string) $least : "{$least} to {$most}")];
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Instruments;
+
+use OddBench\Computation\Computation;
+use OddBench\Input\Fields;
+use OddBench\Input\InputError;
+
+/**
+ * A cable test as G-code: a narrow slab laid so that one axis travels nearly its whole way, filled diagonally, so that
+ * every lead to the moving part bends over its whole path while it prints (common practice: two layers making 0.5 mm).
+ */
+final readonly class FlexSlab implements Computation
+{
+    private const THICKNESS_MM = 0.5;
+
+    private const LINE_MM = 0.5;
+
+    private const FILAMENT_MM = 1.75;
+
+    private const TRAVEL_MM_S = 120;
+
+    public function name(): string
+    {
+        return 'flex-slab';
+    }
+
+    public function compute(array $input): array
+    {
+        $fields = Fields::of($input);
+        $bed = ['x' => $fields->number('bed_x_mm', 60, 1000, 'mm'), 'y' => $fields->number('bed_y_mm', 60, 1000, 'mm')];
+        $axis = $fields->choice('axis', ['x', 'y']);
+        $share = $fields->numberOrNull('share', 0.2, 0.98) ?? 0.9;
+        $length = $fields->numberOrNull('length_mm', 20, 1000, 'mm') ?? $share * $bed[$axis];
+        $width = $fields->numberOrNull('width_mm', 5, 100, 'mm') ?? 20.0;
+        $layers = $fields->has('layers_mm') ? $fields->numbers('layers_mm', 0.05, 0.6, 'mm') : [self::THICKNESS_MM / 2, self::THICKNESS_MM / 2];
+        $nozzle = $fields->numberOrNull('nozzle_c', 150, 300, '°C') ?? 210.0;
+        $heat = $fields->numberOrNull('bed_c', 0, 130, '°C') ?? 60.0;
+        $feed = $fields->numberOrNull('feed_mm_s', 5, 300, 'mm/s') ?? 60.0;
+        $fields->done();
+        $other = $axis === 'x' ? 'y' : 'x';
+        if ($length > $bed[$axis]) {
+            throw InputError::at('length_mm', "length_mm is longer than the bed along {$axis}.");
+        }
+        if ($width > $bed[$other]) {
+            throw InputError::at('width_mm', "width_mm is wider than the bed along {$other}.");
+        }
+        $from = ($bed[$axis] - $length) / 2;
+        $beside = ($bed[$other] - $width) / 2;
+
+        return [
+            'gcode' => implode("\n", [...$this->head($nozzle, $heat), ...$this->layers($layers, $axis, $from, $length, $beside, $width, $feed), ...$this->foot()])."\n",
+            'axis_share' => $length / $bed[$axis],
+            'length_mm' => $length,
+            'because' => sprintf('%s moves over %s of its way, layer after layer; watch the temperatures while it does.', strtoupper($axis), Said::percent($length / $bed[$axis])),
+        ];
+    }
+
+    /** @return list<string> */
+    private function head(float $nozzle, float $bed): array
+    {
+        return ['; cable test slab', 'G21', 'G90', 'M83', sprintf('M140 S%d', $bed), sprintf('M104 S%d', $nozzle), 'G28', sprintf('M190 S%d', $bed), sprintf('M109 S%d', $nozzle), 'G92 E0'];
+    }
+
+    /**
+     * @param  non-empty-list<float>  $layers  heights of each
+     * @return list<string>
+     */
+    private function layers(array $layers, string $axis, float $from, float $length, float $beside, float $width, float $feed): array
+    {
+        $lines = [];
+        $z = 0.0;
+        foreach ($layers as $i => $height) {
+            $z += $height;
+            $lines[] = sprintf('; layer %d', $i + 1);
+            $lines[] = sprintf('G0 Z%.3f F600', $z);
+            $path = $this->path($length, $width, $i % 2 === 1);
+            [$along, $across] = $path[0];
+            $lines[] = sprintf('G0 %s F%d', $this->at($axis, $from + $along, $beside + $across), 60 * self::TRAVEL_MM_S);
+            foreach (array_slice($path, 1) as [$nextAlong, $nextAcross]) {
+                $e = hypot($nextAlong - $along, $nextAcross - $across) * self::LINE_MM * $height / (M_PI * self::FILAMENT_MM ** 2 / 4);
+                $lines[] = sprintf('G1 %s E%.5f F%d', $this->at($axis, $from + $nextAlong, $beside + $nextAcross), $e, 60 * $feed);
+                [$along, $across] = [$nextAlong, $nextAcross];
+            }
+        }
+
+        return $lines;
+    }
+
+    /**
+     * The edge once round, then a diagonal zigzag from one end to the other; every second layer the other way.
+     *
+     * @return non-empty-list<array{float, float}> along, across
+     */
+    private function path(float $length, float $width, bool $mirrored): array
+    {
+        $path = [[0.0, 0.0], [$length, 0.0], [$length, $width], [0.0, $width], [0.0, 0.0]];
+        $step = self::LINE_MM * M_SQRT2;
+        for ($n = 0, $along = $step; $along < $length + $width; $along += $step, $n++) {
+            // the diagonal along + across = const, cut to the slab
+            $low = [min($along, $length), $along - min($along, $length)];
+            $high = [max(0.0, $along - $width), min($along, $width)];
+            array_push($path, ...($n % 2 === 0 ? [$low, $high] : [$high, $low]));
+        }
+
+        return $mirrored ? array_map(static fn (array $p): array => [$length - $p[0], $p[1]], $path) : $path;
+    }
+
+    private function at(string $axis, float $along, float $across): string
+    {
+        return $axis === 'x' ? sprintf('X%.3f Y%.3f', $along, $across) : sprintf('X%.3f Y%.3f', $across, $along);
+    }
+
+    /** @return list<string> */
+    private function foot(): array
+    {
+        return ['M104 S0', 'M140 S0', 'G91', 'G0 Z10 F600', 'G90', 'M84'];
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Instruments;
+
+use OddBench\Computation\Computation;
+use OddBench\Input\Contents;
+use OddBench\Input\Fields;
+use OddBench\Input\InputError;
+
+/**
+ * What a G-code file does: where it goes, what it takes, how long, and what is wrong with it. Read as a stream: a file of
+ * any size takes the same memory.
+ */
+final readonly class Gcode implements Computation
+{
+    private const ACCELERATION = 1000.0;
+
+    private const JUNCTION_DEVIATION = 0.05;
+
+    public function name(): string
+    {
+        return 'gcode';
+    }
+
+    public function compute(array $input): array
+    {
+        $fields = Fields::of($input);
+        $file = $fields->has('gcode') ? Contents::text($fields->text('gcode')) : $fields->contents('file');
+        $bed = ['X' => $fields->numberOrNull('bed_x_mm', 20, 2000, 'mm'), 'Y' => $fields->numberOrNull('bed_y_mm', 20, 2000, 'mm'), 'Z' => $fields->numberOrNull('bed_z_mm', 20, 2000, 'mm')];
+        $reader = new GcodeReader($bed, $fields->numberOrNull('acceleration_mm_s2', 10, 60_000, 'mm/s²') ?? self::ACCELERATION, $fields->numberOrNull('junction_deviation_mm', 0.001, 1, 'mm') ?? self::JUNCTION_DEVIATION);
+        $fields->done();
+        $line = 0;
+        $text = '';
+        foreach ($file->lines() as $line => $text) {
+            $reader->line($line, $text);
+        }
+        if (preg_match('/^[^;]*\b[GMXYZEFIJRS]-?\.?$/i', $text) === 1) {
+            throw InputError::at('file', "The file breaks off in the middle of line {$line}. Slice or copy it again.");
+        }
+        if ($reader->commands === 0) {
+            throw InputError::at('file', $line === 0 ? 'The file is empty.' : "There is no command in these {$line} lines.");
+        }
+        $extents = $reader->printed === [] ? $reader->moved : $reader->printed;
+
+        return [
+            'lines' => $line,
+            'extents' => self::named($extents),
+            'travel_extents' => self::named($reader->moved),
+            'filament_mm' => $reader->filament,
+            'layers' => $reader->layers(),
+            'temperatures' => $reader->temperatures,
+            'estimated_s' => $reader->motion->seconds(),
+            'axis_share' => $this->shares($extents, $bed),
+            'problems' => $reader->problems,
+            'problem_counts' => $reader->counts,
+            'verdict' => $reader->problems === [] ? 'ok' : 'out',
+            'because' => $reader->problems === [] ? 'Nothing is wrong with it.' : sprintf('Line %d: %s', $reader->problems[0]['line'], $reader->problems[0]['message']),
+        ];
+    }
+
+    /**
+     * @param  array<string, array{min: float, max: float}>  $extents
+     * @return array<string, array{min: float, max: float}>
+     */
+    private static function named(array $extents): array
+    {
+        return array_combine(array_map(strtolower(...), array_keys($extents)), $extents);
+    }
+
+    /**
+     * @param  array<string, array{min: float, max: float}>  $extents
+     * @param  array<string, float|null>  $bed
+     * @return array<string, float>
+     */
+    private function shares(array $extents, array $bed): array
+    {
+        $shares = [];
+        foreach ($bed as $axis => $size) {
+            if ($size !== null && isset($extents[$axis])) {
+                $shares[strtolower($axis)] = ($extents[$axis]['max'] - $extents[$axis]['min']) / $size;
+            }
+        }
+
+        return $shares;
+    }
+}

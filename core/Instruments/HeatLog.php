@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Instruments;
+
+use OddBench\Input\Fields;
+use OddBench\Input\InputError;
+
+/** Reads a temperature log: CSV `time_s,actual_c,target_c[,power]`, or the lines a RepRap-style firmware prints. */
+final class HeatLog
+{
+    private const MOST_BYTES = 16 * 1024 * 1024;
+
+    private const STOPPED = '/thermal runaway|heating failed|system stopped|printer (halted|stopped)|kill\(\)|emergency stop/i';
+
+    /**
+     * @return non-empty-list<HeatSample>
+     *
+     * @throws InputError with the line
+     */
+    public static function read(Fields $fields): array
+    {
+        $given = array_values(array_filter(['csv_file', 'csv', 'lines'], $fields->has(...)));
+        if (count($given) !== 1) {
+            throw InputError::at('csv', 'Give exactly one of csv_file, csv and lines.');
+        }
+        $samples = match ($given[0]) {
+            'csv_file' => self::csv($fields->contents('csv_file')->bytes(self::MOST_BYTES, 'csv_file'), 'csv_file'),
+            'csv' => self::csv($fields->text('csv'), 'csv'),
+            default => self::firmware($fields),
+        };
+        if (count($samples) < 3) {
+            throw InputError::at($given[0], 'A log needs at least three samples.');
+        }
+
+        return $samples;
+    }
+
+    /** @return list<HeatSample> */
+    private static function csv(string $text, string $field): array
+    {
+        $samples = [];
+        foreach (preg_split('/\r\n|\r|\n/', trim($text)) ?: [] as $i => $line) {
+            if (trim($line) === '') {
+                continue;
+            }
+            $cells = self::cells($line);
+            if ($i === 0 && ! is_numeric($cells[0])) {
+                continue;
+            }
+            $line = $i + 1;
+            if (count($cells) < 3 || count($cells) > 4) {
+                throw InputError::at($field, "Line {$line}: time_s, actual_c, target_c and perhaps power stand on each line, not ".count($cells).' values.');
+            }
+            $numbers = array_map(static fn (string $cell): float => is_numeric($cell) && is_finite((float) $cell) ? (float) $cell : throw InputError::at($field, "Line {$line}: “{$cell}” is no number."), $cells);
+            $samples[] = self::sample($samples, $numbers[0], $numbers[1], $numbers[2], $numbers[3] ?? null, false, $field, $line);
+        }
+
+        return $samples;
+    }
+
+    /** @return non-empty-list<string> separated by tab, semicolon or comma; a decimal comma where the separator is another */
+    private static function cells(string $line): array
+    {
+        $separator = str_contains($line, "\t") ? "\t" : (str_contains($line, ';') ? ';' : ',');
+
+        return array_map(static fn (string $cell): string => $separator === ',' ? trim($cell) : str_replace(',', '.', trim($cell)), explode($separator, $line));
+    }
+
+    /** @return list<HeatSample> */
+    private static function firmware(Fields $fields): array
+    {
+        $interval = $fields->number('interval_s', 0.01, 60, 's');
+        $channel = $fields->choice('channel', ['T', 'B', 'T0', 'T1', 'T2', 'T3', 'C'], 'T');
+        $quoted = preg_quote($channel, '/');
+        $power = $channel === 'T' ? '@' : ($channel === 'B' ? 'B@' : '@'.substr($channel, 1));
+        $samples = [];
+        $stopped = false;
+        foreach ($fields->texts('lines') as $i => $line) {
+            $stopped = $stopped || preg_match(self::STOPPED, $line) === 1;
+            if (preg_match("/(?:^|\\s){$quoted}:\\s*(-?\\d+(?:\\.\\d+)?)\\s*\\/\\s*(-?\\d+(?:\\.\\d+)?)/", $line, $found) !== 1) {
+                if ($stopped && $samples !== []) {
+                    $last = $samples[count($samples) - 1];
+                    $samples[count($samples) - 1] = new HeatSample($last->at, $last->actual, $last->target, $last->power, true);
+                }
+
+                continue;
+            }
+            $given = preg_match('/(?:^|\s)'.preg_quote($power, '/').':\s*(-?\d+(?:\.\d+)?)/', $line, $of) === 1 ? (float) $of[1] : null;
+            $samples[] = self::sample($samples, count($samples) * $interval, (float) $found[1], (float) $found[2], $given, $stopped, 'lines', $i + 1);
+        }
+        if ($samples === []) {
+            throw InputError::at('lines', "No line tells of {$channel}: they look like “T:210.1 /210.0 B:60.0 /60.0 @:64”.");
+        }
+
+        return $samples;
+    }
+
+    /** @param  list<HeatSample>  $before */
+    private static function sample(array $before, float $at, float $actual, float $target, ?float $power, bool $stopped, string $field, int $line): HeatSample
+    {
+        if ($actual < -60 || $actual > 600 || $target < 0 || $target > 600) {
+            throw InputError::at($field, "Line {$line}: {$actual} of {$target} °C is no temperature of a heater here.");
+        }
+        if ($before !== [] && $at <= $before[count($before) - 1]->at) {
+            throw InputError::at($field, "Line {$line}: the time does not run on.");
+        }
+
+        return new HeatSample($at, $actual, $target, $power, $stopped);
+    }
+}

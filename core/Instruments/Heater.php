@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Instruments;
+
+use OddBench\Computation\Computation;
+use OddBench\Input\Fields;
+
+/** A heater by its cold resistance: R = V²/P (Joule). Limits are common practice. */
+final readonly class Heater implements Computation
+{
+    private const OPEN_FROM = 20.0;
+
+    private const SHORT_BELOW = 0.5;
+
+    private const OFF_VALUE_PCT = 15.0;
+
+    public function name(): string
+    {
+        return 'heater';
+    }
+
+    public function compute(array $input): array
+    {
+        $fields = Fields::of($input);
+        $volts = $fields->number('volts', 3, 260, 'V');
+        $rated = $fields->number('rated_w', 2, 3000, 'W');
+        $measured = $fields->numberOrNull('measured_ohm', 0, 1e8, 'Ω');
+        $fields->done();
+        $expected = $volts ** 2 / $rated;
+        $result = ['expected_ohm' => $expected, 'current_a' => $rated / $volts];
+        if ($measured === null) {
+            return $result;
+        }
+        $deviation = 100 * ($measured / $expected - 1);
+        $state = match (true) {
+            $measured > self::OPEN_FROM * $expected => 'open',
+            $measured < self::SHORT_BELOW * $expected => 'short',
+            abs($deviation) > self::OFF_VALUE_PCT => 'off-value',
+            default => 'ok',
+        };
+
+        return $result + [
+            'measured_w' => $measured > 0 ? $volts ** 2 / $measured : null,
+            'deviation_pct' => $deviation,
+            'state' => $state,
+            'verdict' => ['ok' => 'ok', 'off-value' => 'out', 'open' => 'out', 'short' => 'danger'][$state],
+            'because' => $this->because($state, $measured, $expected, $volts),
+        ];
+    }
+
+    private function because(string $state, float $measured, float $expected, float $volts): string
+    {
+        $asked = sprintf('%s Ω measured, %s Ω belong to it', Said::figure($measured), Said::figure($expected));
+
+        return match ($state) {
+            'open' => "{$asked}: it is open.",
+            'short' => "{$asked}: it is shorted, and would draw ".($measured > 0 ? Said::figure($volts / $measured).' A.' : 'whatever the supply gives.'),
+            'off-value' => sprintf('%s: at %s V it would give %s W. A wrong part, or a contact in the way.', $asked, Said::figure($volts), Said::figure($volts ** 2 / $measured)),
+            default => "{$asked}.",
+        };
+    }
+}

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Instruments;
+
+use OddBench\Input\Contents;
+use OddBench\Rig\Pluck;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** Generated plucks of known pitch. */
+final class PluckFrequencyTest extends InstrumentTestCase
+{
+    /** @return iterable<string, array{float, int, '8'|'16'|'24'|'32'|'float', int}> */
+    public static function plucks(): iterable
+    {
+        yield 'the lowest' => [20.0, 8000, '16', 1];
+        yield 'a long belt' => [31.7, 16_000, '16', 1];
+        yield 'a usual one' => [110.0, 44_100, '16', 1];
+        yield 'stereo' => [87.3, 48_000, '16', 2];
+        yield '8 bits' => [146.8, 22_050, '8', 1];
+        yield '24 bits' => [233.1, 44_100, '24', 1];
+        yield '32 bits' => [311.1, 96_000, '32', 1];
+        yield 'float' => [440.0, 44_100, 'float', 2];
+        yield 'the highest' => [500.0, 44_100, '16', 1];
+    }
+
+    /** @param  '8'|'16'|'24'|'32'|'float'  $depth */
+    #[DataProvider('plucks')]
+    public function test_the_pitch_is_found_within_one_percent_at_ten_decibels(float $hz, int $rate, string $depth, int $channels): void
+    {
+        foreach ([1, 2, 3] as $seed) {
+            $result = $this->hear(new Pluck($hz, signalToNoise: 10), $rate, $depth, $channels, $seed);
+            self::assertEqualsWithDelta(1.0, $result['frequency_hz'] / $hz, 0.01);
+            self::assertGreaterThan(0.5, $result['confidence']);
+        }
+    }
+
+    /** @return iterable<string, array{float}> */
+    public static function pitches(): iterable
+    {
+        foreach ([24.0, 55.0, 98.0, 130.8, 220.0, 330.0, 480.0] as $hz) {
+            yield "{$hz} Hz" => [$hz];
+        }
+    }
+
+    #[DataProvider('pitches')]
+    public function test_a_second_harmonic_six_decibels_stronger_does_not_double_it(float $hz): void
+    {
+        $result = $this->hear(new Pluck($hz, levels: [0.5, 1.0, 0.2], signalToNoise: 10), 44_100, '16', 1, 4);
+
+        self::assertEqualsWithDelta(1.0, $result['frequency_hz'] / $hz, 0.01);
+        self::assertSame(0.0, $result['harmonics'][1]['level_db'], 'the second is the strongest');
+        self::assertEqualsWithDelta(-6.0, $result['harmonics'][0]['level_db'], 2.0);
+    }
+
+    public function test_without_noise_it_is_found_to_a_tenth_of_a_percent(): void
+    {
+        foreach ([27.5, 82.4, 110.0, 196.0, 392.0] as $hz) {
+            self::assertEqualsWithDelta(1.0, $this->hear(new Pluck($hz), 44_100, '16', 1, 1)['frequency_hz'] / $hz, 0.001);
+        }
+    }
+
+    public function test_silence_and_noise_are_not_believed(): void
+    {
+        $rate = 16_000;
+        $random = new Randomizer(new Mt19937(9));
+        $white = array_map(static fn (): float => 0.2 * Pluck::normal($random), range(1, $rate));
+        // speech-like: noise in two bands that wander, swelling and fading by syllables
+        $speech = [];
+        $y = [0.0, 0.0, 0.0, 0.0];
+        for ($i = 0; $i < $rate; $i++) {
+            $t = $i / $rate;
+            $f = [300 + 200 * sin(2 * M_PI * 2.3 * $t), 1100 + 500 * sin(2 * M_PI * 3.1 * $t)];
+            $value = 0.0;
+            foreach ($f as $k => $hz) {
+                $r = 0.97;
+                $next = Pluck::normal($random) + 2 * $r * cos(2 * M_PI * $hz / $rate) * $y[2 * $k] - $r * $r * $y[2 * $k + 1];
+                [$y[2 * $k + 1], $y[2 * $k]] = [$y[2 * $k], $next];
+                $value += $next;
+            }
+            $speech[] = 0.01 * $value * (0.5 + 0.5 * sin(2 * M_PI * 4 * $t)) ** 2;
+        }
+        foreach (['silence' => array_fill(0, $rate, 0.0), 'white noise' => $white, 'speech-like noise' => $speech] as $name => $samples) {
+            $result = $this->compute('pluck-frequency', ['wav_file' => Contents::text(Pluck::wav($samples, $rate))]);
+            self::assertLessThan(0.3, $result['confidence'], $name);
+        }
+    }
+
+    public function test_what_is_no_recording_is_refused(): void
+    {
+        $this->assertRefused('pluck-frequency', [], 'wav_file');
+        $this->assertRefused('pluck-frequency', ['wav_file' => 'a path'], 'wav_file');
+        $this->assertRefused('pluck-frequency', ['wav_file' => Contents::text('MP3')], 'wav_file');
+        $wav = Pluck::wav((new Pluck(110))->samples(16_000, new Randomizer(new Mt19937(1))), 16_000);
+        $this->assertRefused('pluck-frequency', ['wav_file' => Contents::text(substr($wav, 0, 30))], 'wav_file');
+        $this->assertRefused('pluck-frequency', ['wav_file' => Contents::text(substr($wav, 0, 2000))], 'wav_file');
+        $this->assertRefused('pluck-frequency', ['wav_file' => Contents::text(Pluck::wav([0.0, 0.1], 4000))], 'wav_file');
+    }
+
+    /**
+     * @param  '8'|'16'|'24'|'32'|'float'  $depth
+     * @return array<string, mixed>
+     */
+    private function hear(Pluck $pluck, int $rate, string $depth, int $channels, int $seed): array
+    {
+        $samples = $pluck->samples($rate, new Randomizer(new Mt19937($seed)));
+
+        return $this->compute('pluck-frequency', ['wav_file' => Contents::text(Pluck::wav($samples, $rate, $depth, $channels))]);
+    }
+}
