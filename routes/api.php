@@ -39,6 +39,8 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
     Route::post('parts/{number}/movements', [ShelfController::class, 'move']);
 
     // works something out and keeps nothing, so it needs no key
+    Route::get('instruments', [InstrumentController::class, 'index']);
+    Route::post('instruments/{name}/sheet', [InstrumentController::class, 'sheet'])->withoutMiddleware(OnceOnly::class);
     Route::post('instruments/{name}', [InstrumentController::class, 'compute'])->withoutMiddleware(OnceOnly::class);
 
     Route::get('look-lists', [LookListController::class, 'index']);

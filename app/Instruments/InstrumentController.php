@@ -10,23 +10,55 @@ use OddBench\Computation\Computation;
 use OddBench\Input\Contents;
 use OddBench\Input\InputError;
 use OddBench\Input\JsonObject;
+use OddBench\Instruments\SheetResult;
+use OddBench\Instruments\TypedInput;
+use OddBench\Knowledge\Knowledge;
 
 final readonly class InstrumentController
 {
     /** A body that is a file goes to this key of the instrument. */
     private const FILE_OF = ['pluck-frequency' => 'wav_file', 'gcode' => 'file', 'thermal-log' => 'csv_file', 'runaway-test' => 'csv_file', 'relay-tune' => 'csv_file'];
 
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
+
     /** Works something out; nothing is kept. The body is a JSON object, or the file itself with the rest in the query. */
     public function compute(string $name, Request $request): InstrumentResult
+    {
+        return InstrumentResult::of($this->named($name)->compute($request->isJson() ? JsonObject::decode($request->getContent()) : $this->withFile($name, $request)));
+    }
+
+    public function index(): SheetsView
+    {
+        return SheetsView::of($this->knowledge);
+    }
+
+    /** As a sheet on screen is filled in: texts by key under `typed`, or the file itself with the texts in the query. */
+    public function sheet(string $name, Request $request): ReadView
+    {
+        $instrument = $this->named($name);
+        $sheet = $this->knowledge->instruments[$name] ?? throw InputError::unknown('name', 'instrument', $name, array_keys($this->knowledge->instruments));
+        $json = $request->isJson();
+        $given = $json ? (JsonObject::decode($request->getContent())['typed'] ?? []) : $request->query('typed', []);
+        $typed = [];
+        foreach (is_array($given) ? $given : [] as $key => $text) {
+            $typed[(string) $key] = is_scalar($text) ? (string) $text : '';
+        }
+        $input = TypedInput::of($sheet, $typed, $json ? null : Contents::text($request->getContent()));
+        $result = $instrument->compute($input);
+
+        return ReadView::of($sheet, SheetResult::of($sheet, $input, $result), $input, $result);
+    }
+
+    private function named(string $name): Computation
     {
         $instruments = [];
         foreach (Catalogue::instruments() as $instrument) {
             $instruments[$instrument->name()] = $instrument;
         }
-        /** @var Computation $instrument */
-        $instrument = $instruments[$name] ?? throw InputError::unknown('name', 'instrument', $name, array_keys($instruments));
 
-        return InstrumentResult::of($instrument->compute($request->isJson() ? JsonObject::decode($request->getContent()) : $this->withFile($name, $request)));
+        return $instruments[$name] ?? throw InputError::unknown('name', 'instrument', $name, array_keys($instruments));
     }
 
     /** @return array<string, mixed> */

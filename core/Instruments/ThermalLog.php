@@ -17,6 +17,8 @@ final readonly class ThermalLog implements Computation
 {
     private const BAND_C = 1.0;
 
+    private const POINTS = 400;
+
     private const OVERSHOOT_OK = 5.0;
 
     private const OVERSHOOT_OUT = 10.0;
@@ -55,7 +57,26 @@ final readonly class ThermalLog implements Computation
             'peak_to_peak_c' => $steady === [] ? null : max($steady) - min($steady),
         ];
 
-        return $result + $this->judge($result, $after);
+        return $result + $this->judge($result, $after) + ['curve' => self::curve($log), 'began_s' => $began];
+    }
+
+    /**
+     * Few enough points to draw: time, actual, target.
+     *
+     * @param  non-empty-list<HeatSample>  $log
+     * @return list<array{float, float, float}>
+     */
+    private static function curve(array $log): array
+    {
+        $every = max(1, (int) ceil(count($log) / self::POINTS));
+        $curve = [];
+        foreach ($log as $i => $sample) {
+            if ($i % $every === 0 || $i === count($log) - 1) {
+                $curve[] = [$sample->at, $sample->actual, $sample->target];
+            }
+        }
+
+        return $curve;
     }
 
     /**

@@ -22,6 +22,7 @@ final class CrossCheck
         $check->checks();
         $check->findings();
         $check->places();
+        $check->instruments();
         $check->proofs();
         $check->families();
         if ($check->mistakes === []) {
@@ -105,6 +106,13 @@ final class CrossCheck
     {
         foreach ($this->knowledge->places as $place) {
             $this->exist('places.yaml', $place->code, 'findings', $place->findings, $this->knowledge->findings);
+        }
+    }
+
+    private function instruments(): void
+    {
+        foreach ($this->knowledge->instruments as $sheet) {
+            $this->exist('instruments.yaml', $sheet->code, 'hazards', $sheet->hazards, $this->knowledge->hazards);
         }
     }
 

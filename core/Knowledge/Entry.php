@@ -52,6 +52,17 @@ final class Entry
         return $value;
     }
 
+    /** Words or a number, as words; none when it is missing. */
+    public function words(string $field): string
+    {
+        $value = $this->value($field);
+        if (is_int($value) || is_float($value)) {
+            return (string) $value;
+        }
+
+        return $value === null || $value === '' ? '' : $this->text($field);
+    }
+
     public function textOrNull(string $field): ?string
     {
         return $this->value($field) === null ? null : $this->text($field);

@@ -20,6 +20,7 @@ final readonly class Knowledge
      * @param  array<string, string>  $partClasses  code => name
      * @param  array<string, string>  $hazards  code => the caution that stands at the step
      * @param  array<string, Place>  $places
+     * @param  array<string, InstrumentSheet>  $instruments
      * @param  array<string, string>  $settings  what trial prints vary: code => name and unit
      */
     public function __construct(
@@ -35,6 +36,7 @@ final readonly class Knowledge
         public BenchFigures $bench,
         public array $places = [],
         public array $settings = [],
+        public array $instruments = [],
     ) {
     }
 

@@ -35,6 +35,7 @@ final class KnowledgeReader
             bench: $reader->bench($files),
             places: $reader->each($files, 'places.yaml', static fn (Entry $e): Place => new Place($e->text('code'), $e->text('name'), $e->needs(), $e->codes('findings'))),
             settings: $reader->names($files, 'settings.yaml'),
+            instruments: $reader->each($files, 'instruments.yaml', InstrumentSheetReader::read(...)),
         );
         $mistakes = [...$reader->mistakes, ...CrossCheck::of($knowledge)];
         if ($mistakes !== []) {

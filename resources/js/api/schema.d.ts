@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/instruments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["instrumentIndex"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/instruments/{name}": {
         parameters: {
             query?: never;
@@ -30,6 +46,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["instrumentCompute"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/instruments/{name}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["instrumentSheet"];
         delete?: never;
         options?: never;
         head?: never;
@@ -838,6 +870,25 @@ export interface components {
             hoursOnIt: number | null;
             replacements: number;
         };
+        /** @description A result on its scale. */
+        GaugeView: {
+            label: string;
+            unit: string;
+            /** Format: float */
+            value: number;
+            /** Format: float */
+            from: number;
+            /** Format: float */
+            to: number;
+            /** Format: float */
+            okFrom: number;
+            /** Format: float */
+            okTo: number;
+            /** Format: float */
+            watchFrom: number;
+            /** Format: float */
+            watchTo: number;
+        };
         /** @description What an instrument worked out, under the names `compute` gives them. */
         InstrumentResult: {
             /** @enum {string|null} */
@@ -1105,6 +1156,23 @@ export interface components {
             by: string | null;
             at: string | null;
         };
+        /** @description What an instrument read, ready to be shown. */
+        ReadView: {
+            /** @enum {string|null} */
+            verdict: "ok" | "watch" | "out" | "danger" | "inconclusive" | null;
+            because: string | null;
+            lines: components["schemas"]["ResultLineView"][];
+            gauge: components["schemas"]["GaugeView"] | null;
+            /** @description the formula with the numbers put in */
+            worked: string;
+            source: string;
+            input: {
+                [key: string]: unknown;
+            };
+            result: {
+                [key: string]: unknown;
+            };
+        };
         /** @description A value a check measures. */
         ReadingView: {
             ask: string;
@@ -1128,6 +1196,11 @@ export interface components {
             testSignedBy: string | null;
             testResult: string | null;
         };
+        ResultLineView: {
+            label: string;
+            value: string;
+            unit: string;
+        };
         /** @description Something the scan field found. */
         ScanHit: {
             /** @enum {string} */
@@ -1149,6 +1222,30 @@ export interface components {
             currency: string;
             zone: string;
             demoLogins: components["schemas"]["DemoLoginView"][];
+        };
+        SheetInputView: {
+            key: string;
+            label: string;
+            unit: string;
+            /** @enum {string} */
+            kind: "number" | "choice" | "text" | "numbers" | "pairs" | "points" | "screws" | "file";
+            start: string;
+            optional: boolean;
+            choices: string[];
+            accept: string;
+        };
+        /** @description What an instrument asks for on screen. */
+        SheetView: {
+            code: string;
+            name: string;
+            about: string;
+            cautions: string[];
+            inputs: components["schemas"]["SheetInputView"][];
+            source: string;
+        };
+        /** @description All instruments and what each asks for. */
+        SheetsView: {
+            instruments: components["schemas"]["SheetView"][];
         };
         ShelfView: {
             parts: components["schemas"]["PartView"][];
@@ -1350,6 +1447,35 @@ export interface operations {
             };
         };
     };
+    instrumentIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetsView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     instrumentCompute: {
         parameters: {
             query?: never;
@@ -1368,6 +1494,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["InstrumentResult"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    instrumentSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadView"];
                 };
             };
             /** @description Refused */

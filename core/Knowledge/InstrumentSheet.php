@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Knowledge;
+
+/** How an instrument is asked on screen: what it wants, what it shows, how it is worked out. */
+final readonly class InstrumentSheet
+{
+    /**
+     * @param  list<string>  $hazards
+     * @param  array<string, mixed>  $fixed  inputs that are not asked
+     * @param  list<SheetInput>  $inputs
+     * @param  list<array{key: string, label: string, unit: string}>  $shows
+     * @param  Gauge|null  $gauge  the one result drawn on its scale
+     * @param  string  $worked  the formula, with {key} where a number is put in
+     */
+    public function __construct(
+        public string $code,
+        public string $name,
+        public string $about,
+        public array $hazards,
+        public array $fixed,
+        public array $inputs,
+        public array $shows,
+        public ?Gauge $gauge,
+        public string $worked,
+        public string $source,
+    ) {
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Knowledge;
+
+/** Makes an instrument’s sheet of its entry in a knowledge file. */
+final class InstrumentSheetReader
+{
+    public static function read(Entry $entry): InstrumentSheet
+    {
+        $inputs = [];
+        foreach ($entry->items('inputs') as $i => $fields) {
+            $inputs[] = self::input($entry->part('inputs.'.($i + 1), $fields));
+        }
+        $shows = [];
+        foreach ($entry->items('shows') as $i => $fields) {
+            $of = $entry->part('shows.'.($i + 1), $fields);
+            $shows[] = ['key' => $of->text('key'), 'label' => $of->text('label'), 'unit' => $of->words('unit')];
+        }
+        if ($inputs === []) {
+            $entry->wrong('inputs', 'must ask for something');
+        }
+
+        return new InstrumentSheet(
+            $entry->text('code'), $entry->text('name'), $entry->text('about'), $entry->someCodes('hazards'), $entry->map('fixed'),
+            $inputs, $shows, self::gauge($entry), $entry->text('worked'), $entry->text('source'),
+        );
+    }
+
+    private static function input(Entry $of): SheetInput
+    {
+        $kind = $of->text('kind', 'number');
+        if (! in_array($kind, SheetInput::KINDS, true)) {
+            $of->wrong('kind', 'must be one of '.implode(', ', SheetInput::KINDS));
+        }
+        $choices = $of->codes('choices');
+        if (($kind === 'choice') !== ($choices !== [])) {
+            $of->wrong('choices', 'and the kind choice go together');
+        }
+
+        return new SheetInput($of->text('key'), $of->text('label'), $of->words('unit'), $kind, $of->words('start'), $of->yes('optional'), $choices, $of->words('accept'));
+    }
+
+    private static function gauge(Entry $entry): ?Gauge
+    {
+        if ($entry->map('gauge') === []) {
+            return null;
+        }
+        $of = $entry->part('gauge', $entry->map('gauge'));
+        $about = $of->textOrNull('about');
+
+        return new Gauge($of->text('key'), $of->text('label'), $of->words('unit'), $of->number('from', -1e6, 1e6), $of->number('to', -1e6, 1e6), self::zone($of, 'ok'), self::zone($of, 'watch'), $about, $about === null ? 0.0 : $of->number('reach', 0, 1e6));
+    }
+
+    /** @return array{float, float} */
+    private static function zone(Entry $of, string $field): array
+    {
+        $ends = $of->items($field);
+        [$from, $to] = [$ends[0] ?? null, $ends[1] ?? null];
+        if (count($ends) !== 2 || ! is_numeric($from) || ! is_numeric($to) || $from >= $to) {
+            $of->wrong($field, 'must be two numbers, the lower one first');
+
+            return [0.0, 1.0];
+        }
+
+        return [(float) $from, (float) $to];
+    }
+}
