@@ -1,6 +1,7 @@
 import { createRouter } from 'sv-router';
 import Trials from '@/Diagnosis/Trials.svelte';
 import LookList from '@/Fleet/LookList.svelte';
+import Instruments from '@/Instruments/Instruments.svelte';
 import BookIn from '@/Intake/BookIn.svelte';
 import JobPage from '@/Intake/JobPage.svelte';
 import Label from '@/Machines/Label.svelte';
@@ -17,6 +18,8 @@ export const { p, navigate, route } = createRouter({
   '/jobs/:id': JobPage,
   '/jobs/:id/trials': Trials,
   '/look-lists/:id': LookList,
+  '/instruments': Instruments,
+  '/instruments/:name': Instruments,
   '/machines': Machines,
   '/machines/:tag': Machine,
   '/machines/:tag/label': Label,

@@ -10,6 +10,7 @@
     ['g b', 'to the bench'],
     ['g m', 'to the machines'],
     ['g s', 'to the shelf'],
+    ['i', 'to the instruments'],
     ['j k', 'move in a list'],
     ['enter', 'open'],
     ['f 1…9', 'add a finding: type it, or the digit of a likely one'],

@@ -33,6 +33,7 @@
       'g b': () => navigate('/'),
       'g m': () => navigate('/machines'),
       'g s': () => navigate('/shelf'),
+      i: () => navigate('/instruments'),
       'Shift+?': () => (help = true),
     }),
   );
@@ -75,8 +76,20 @@
         {place.name}
       </a>
     {/each}
+    <a
+      href={p('/instruments')}
+      aria-current={route.pathname.startsWith('/instruments') ? 'page' : undefined}
+      class={[
+        'ml-auto rounded-t-[3px] border border-b-0 border-dashed border-edge px-3 pt-2.5 pb-2 font-semibold',
+        route.pathname.startsWith('/instruments')
+          ? 'z-10 -mb-px bg-sheet pb-2.5'
+          : 'text-quiet hover:bg-side',
+      ]}
+    >
+      Instruments<span class="max-md:hidden">&nbsp;<Key>i</Key></span>
+    </a>
     <button
-      class="ml-auto mb-1 hidden min-h-9 px-2 text-sm text-quiet underline md:block"
+      class="mb-1 hidden min-h-9 px-2 text-sm text-quiet underline md:block"
       onclick={() => (help = true)}
     >
       Keys <Key>?</Key>
@@ -84,7 +97,7 @@
     {#if me.person.meetsOwners}
       <a
         href={p('/book-in')}
-        class="mb-1.5 ml-auto flex min-h-10 items-center rounded-sm bg-action px-4 font-semibold text-white hover:bg-pressed md:ml-0"
+        class="mb-1.5 ml-2 flex min-h-10 items-center rounded-sm bg-action px-4 font-semibold text-white hover:bg-pressed md:ml-0"
       >
         Book in <Key light>b</Key>
       </a>

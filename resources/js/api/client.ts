@@ -79,15 +79,40 @@ export async function sendPhotograph(
   job: number,
   picture: Blob,
 ): Promise<components['schemas']['PhotographView']> {
-  const response = await stubbornly(
+  return asked(
     new Request(`/api/v1/jobs/${job}/photographs`, {
       method: 'POST',
       body: picture,
       headers: { Accept: 'application/json', 'Content-Type': picture.type },
     }),
   );
+}
+
+/** Asks an instrument with what was typed, or with a file as the body. */
+export async function readInstrument(
+  name: string,
+  typed: Record<string, string>,
+  file: Blob | null | undefined,
+): Promise<components['schemas']['ReadView']> {
+  const headers = { Accept: 'application/json', 'Content-Type': 'application/json' };
+  if (!file) {
+    const body = JSON.stringify({ typed });
+    return asked(new Request(`/api/v1/instruments/${name}/sheet`, { method: 'POST', body, headers }));
+  }
+  const query = new URLSearchParams(Object.entries(typed).map(([key, text]) => [`typed[${key}]`, text]));
+  return asked(
+    new Request(`/api/v1/instruments/${name}/sheet?${query.toString()}`, {
+      method: 'POST',
+      body: file,
+      headers: { ...headers, 'Content-Type': 'application/octet-stream' },
+    }),
+  );
+}
+
+async function asked<T>(request: Request): Promise<T> {
+  const response = await stubbornly(request);
   const answer: unknown = await response.json();
-  if (response.ok) return answer as components['schemas']['PhotographView'];
+  if (response.ok) return answer as T;
   const problem = answer as Problem;
   throw new Refusal(response.status, problem.detail, problem.errors);
 }

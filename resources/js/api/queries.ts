@@ -47,6 +47,12 @@ export const lookListsQuery = () => ({
   queryFn: () => told(api.GET('/look-lists')),
 });
 
+export const sheetsQuery = () => ({
+  queryKey: ['instruments'],
+  queryFn: () => told(api.GET('/instruments')),
+  staleTime: 10 * 60_000,
+});
+
 export const machineQuery = (tag: string, olderThan?: number) => ({
   queryKey: ['machine', tag, olderThan],
   queryFn: () =>

@@ -1,0 +1,89 @@
+<script lang="ts">
+  /** A temperature log with its target, the overshoot and the settling band marked. */
+  interface Props {
+    curve: [number, number, number][];
+    target: number;
+    began: number;
+    rise: number | null;
+    overshoot: number | null;
+    settle: number | null;
+  }
+  let { curve, target, began, rise, overshoot, settle }: Props = $props();
+
+  const WIDTH = 560;
+  const HEIGHT = 230;
+  const LEFT = 40;
+  const BOTTOM = 28;
+  const t0 = $derived(curve[0]?.[0] ?? 0);
+  const t1 = $derived(curve.at(-1)?.[0] ?? 1);
+  const top = $derived(Math.max(target + 12, ...curve.map((p) => p[1])) + 4);
+  const floor = $derived(Math.min(...curve.map((p) => p[1])));
+  const x = $derived((t: number): number => LEFT + ((t - t0) / Math.max(1e-9, t1 - t0)) * (WIDTH - LEFT - 8));
+  const y = $derived(
+    (c: number): number => 8 + ((top - c) / Math.max(1, top - floor)) * (HEIGHT - BOTTOM - 8),
+  );
+  const line = $derived(curve.map((p) => `${x(p[0])},${y(p[1])}`).join(' '));
+</script>
+
+<svg
+  viewBox="0 0 {WIDTH} {HEIGHT}"
+  class="w-full"
+  role="img"
+  aria-label="The log: temperature over time against {target} °C"
+>
+  <rect
+    x={LEFT}
+    y={y(target + 1)}
+    width={WIDTH - LEFT - 8}
+    height={Math.max(1, y(target - 1) - y(target + 1))}
+    fill="#e0ebdd"
+  />
+  <line x1={LEFT} x2={WIDTH - 8} y1={y(target)} y2={y(target)} stroke="#2f6437" stroke-dasharray="5 3" />
+  {#if overshoot !== null && overshoot > 0.5}
+    <line
+      x1={LEFT}
+      x2={WIDTH - 8}
+      y1={y(target + overshoot)}
+      y2={y(target + overshoot)}
+      stroke="#a03a12"
+      stroke-dasharray="2 3"
+    />
+    <text x={WIDTH - 10} y={y(target + overshoot) - 4} text-anchor="end" class="text-[12px]" fill="#a03a12"
+      >overshoot {overshoot.toFixed(1)} °C</text
+    >
+  {/if}
+  {#each [{ at: rise, word: 'up' }, { at: settle, word: 'settled' }] as mark (mark.word)}
+    {#if mark.at !== null}
+      <line
+        x1={x(began + mark.at)}
+        x2={x(began + mark.at)}
+        y1="8"
+        y2={HEIGHT - BOTTOM}
+        stroke="#747c80"
+        stroke-dasharray="2 3"
+      />
+      <text
+        x={x(began + mark.at) + 4}
+        y={HEIGHT - BOTTOM - 6 - (mark.word === 'up' ? 14 : 0)}
+        class="text-[12px]"
+        fill="#5a6468">{mark.word} {Math.round(mark.at)} s</text
+      >
+    {/if}
+  {/each}
+  <polyline points={line} fill="none" stroke="#0f5661" stroke-width="2" />
+  <line x1={LEFT} x2={WIDTH - 8} y1={HEIGHT - BOTTOM} y2={HEIGHT - BOTTOM} stroke="#747c80" />
+  {#each [floor, target] as c (c)}<text
+      x={LEFT - 5}
+      y={y(c) + 4}
+      text-anchor="end"
+      class="font-mono text-[11px]"
+      fill="#5a6468">{Math.round(c)}</text
+    >{/each}
+  {#each [t0, (t0 + t1) / 2, t1] as t, i (i)}<text
+      x={x(t)}
+      y={HEIGHT - 10}
+      text-anchor={i === 0 ? 'start' : i === 1 ? 'middle' : 'end'}
+      class="font-mono text-[11px]"
+      fill="#5a6468">{Math.round(t)} s</text
+    >{/each}
+</svg>

@@ -1,0 +1,121 @@
+<script lang="ts">
+  import { readInstrument } from '@/api/client';
+  import type { Read, Sheet } from '@/api/types';
+  import Button from '@/ui/Button.svelte';
+  import Field from '@/ui/Field.svelte';
+  import Press from '@/ui/Press.svelte';
+  import Problem from '@/ui/Problem.svelte';
+  import { Work } from '@/ui/work.svelte';
+  import ReadOut from './Read.svelte';
+  import Recorder from './Recorder.svelte';
+
+  /** An instrument: what it asks on the left, what it reads on the right. */
+  let { sheet }: { sheet: Sheet } = $props();
+
+  const work = new Work();
+  // svelte-ignore state_referenced_locally
+  let typed = $state<Record<string, string>>(Object.fromEntries(sheet.inputs.map((i) => [i.key, i.start])));
+  let file = $state<File | null>(null);
+  let over = $state(false);
+  let read = $state<Read | null>(null);
+  const fileInput = $derived(sheet.inputs.find((input) => input.kind === 'file'));
+  const tables = ['points', 'screws', 'pairs'];
+  const texts = $derived(Object.fromEntries(Object.entries(typed).filter(([key]) => key !== fileInput?.key)));
+
+  async function measure(): Promise<void> {
+    const done = await work.do(async () => {
+      read = await readInstrument(sheet.code, texts, fileInput ? file : undefined);
+    });
+    if (!done) read = null;
+  }
+
+  function take(chosen: File | null | undefined): void {
+    if (!chosen) return;
+    file = chosen;
+    void measure();
+  }
+</script>
+
+<div class="grid gap-6 lg:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]">
+  <form
+    class="min-w-0"
+    onsubmit={(event) => {
+      event.preventDefault();
+      void measure();
+    }}
+  >
+    <h2 class="text-lg">{sheet.name}</h2>
+    <p class="mt-0.5 text-quiet">{sheet.about}</p>
+    {#each sheet.cautions as caution (caution)}<p class="mt-1 text-sm text-waiting">△ {caution}</p>{/each}
+    <div class="mt-3 grid grid-cols-2 gap-x-3 gap-y-2.5">
+      {#each sheet.inputs as input (input.key)}
+        {#if input.kind === 'file'}
+          <div
+            class={['col-span-2 border-2 border-dashed p-3', over ? 'border-action bg-wash' : 'border-line']}
+            role="group"
+            aria-label={input.label}
+            ondragover={(event) => {
+              event.preventDefault();
+              over = true;
+            }}
+            ondragleave={() => (over = false)}
+            ondrop={(event) => {
+              event.preventDefault();
+              over = false;
+              take(event.dataTransfer?.files[0]);
+            }}
+          >
+            <label class="block text-sm font-semibold"
+              >{input.label}
+              <input
+                type="file"
+                accept={input.accept}
+                class="mt-1 block w-full text-sm font-normal file:mr-3 file:min-h-11 file:cursor-pointer file:rounded-sm file:border file:border-solid file:border-edge file:bg-white file:px-3 file:font-semibold"
+                onchange={(event) => take(event.currentTarget.files?.[0])}
+              /></label
+            >
+            <p class="mt-1 text-sm text-quiet">{file ? file.name : 'Or drop it here.'}</p>
+            {#if sheet.code === 'pluck-frequency'}<Recorder take={(wav) => take(wav)} />{/if}
+            {#if work.error(input.key)}<p class="mt-1 text-sm font-semibold text-out">
+                ✕ {work.error(input.key)}
+              </p>{/if}
+          </div>
+        {:else if input.kind === 'choice'}
+          <div class="col-span-2">
+            <Press
+              label={input.label}
+              bind:value={() => typed[input.key] ?? '', (value) => (typed[input.key] = value)}
+              choices={input.choices.map((code) => ({ code, name: code.replaceAll('-', ' ') }))}
+              error={work.error(input.key)}
+            />
+          </div>
+        {:else}
+          <div class={tables.includes(input.kind) || input.kind === 'numbers' ? 'col-span-2' : ''}>
+            <Field
+              label={input.label + (input.optional ? ' (if known)' : '')}
+              unit={tables.includes(input.kind) ? undefined : input.unit || undefined}
+              rows={tables.includes(input.kind) ? 4 : undefined}
+              numeric={input.kind === 'number'}
+              mono
+              bind:value={() => typed[input.key] ?? '', (value) => (typed[input.key] = value)}
+              error={work.error(input.key)}
+            />
+          </div>
+        {/if}
+      {/each}
+    </div>
+    <div class="mt-3"><Button kind="main" type="submit" busy={work.busy}>Work it out</Button></div>
+  </form>
+  <div class="min-w-0 lg:border-l lg:border-line lg:pl-6">
+    {#if work.refusal}<Problem message={work.refusal.message} />{/if}
+    {#if read}
+      <ReadOut code={sheet.code} {read} />
+    {:else if !work.refusal}
+      <p class="text-quiet">
+        {fileInput
+          ? 'Choose a file; what it says stands here.'
+          : 'Type what was measured; what it says stands here.'}
+      </p>
+    {/if}
+  </div>
+</div>
