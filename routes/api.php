@@ -64,6 +64,8 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
         Route::get('diagnosis', [DiagnosisController::class, 'show']);
         Route::post('look-lists', [LookListController::class, 'open']);
         Route::post('findings', [DiagnosisController::class, 'record']);
+        Route::get('instruments/{name}', [InstrumentController::class, 'compare']);
+        Route::post('instruments/{name}', [InstrumentController::class, 'take']);
         Route::post('readings', [DiagnosisController::class, 'reading']);
         Route::delete('findings/{finding}', [DiagnosisController::class, 'withdraw']);
         Route::post('hidden-checks', [DiagnosisController::class, 'hide']);

@@ -31,7 +31,7 @@ final class LimitBody
 
             return $next($request);
         }
-        if ($request->is('api/v1/instruments/*') && ! $request->isJson()) {
+        if ($request->is('api/v1/instruments/*', 'api/v1/jobs/*/instruments/*') && ! $request->isJson()) {
             if ((int) $request->headers->get('Content-Length') > self::MOST_OF_A_FILE) {
                 throw new HttpException(413);
             }

@@ -30,6 +30,7 @@ final readonly class FindingView extends View
         [$how, $code] = [...explode(':', $finding->source, 2), ''];
         $source = match ($how) {
             'check' => $knowledge->checks[$code]->name ?? $code,
+            'instrument' => $knowledge->instruments[$code]->name ?? $code,
             'proof' => $knowledge->proofs[$code]->name ?? $code,
             default => $how,
         };

@@ -84,6 +84,14 @@ final readonly class RecordFinding
         $job->unsetRelation('findings');
     }
 
+    /** Inside a running write: a measurement counts more than what was thought before; the older answer is withdrawn. */
+    public function measured(Job $job, string $code, bool $present, string $source, ?string $value, Person $by): void
+    {
+        JobFinding::query()->where(['job_id' => $job->id, 'code' => $code])->whereNull('withdrawn_at')->where('present', ! $present)
+            ->update(['withdrawn_at' => now(), 'withdrawn_by' => $by->id]);
+        $this->put($job, $code, $present, $source, $value, $by);
+    }
+
     private function refuseContradiction(Job $job, string $code): void
     {
         $never = array_keys(array_filter($this->knowledge->findings, fn (Finding $f): bool => in_array($code, $f->neverWith, true) || in_array($f->code, $this->knowledge->findings[$code]->neverWith, true)));

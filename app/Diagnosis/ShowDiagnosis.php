@@ -139,6 +139,7 @@ final readonly class ShowDiagnosis
             cautions: $this->words->cautions($s),
             takes: $check?->takes,
             reading: ReadingView::of($check?->reading),
+            instrument: isset($this->knowledge->instruments[$check->instrument ?? '']) ? $check?->instrument : null,
             pictures: $check->pictures ?? [],
             pays: $s->pays,
             answers: array_map(fn (Outcome $o): AnswerView => new AnswerView($o->answer, $this->answerName($o->answer), $o->probability, $this->beliefs(in_array($o->answer, ['present', 'absent'], true) ? $diagnosis->leadsTo($o->beliefs) : $diagnosis->raises($o->beliefs))), $s->answers),

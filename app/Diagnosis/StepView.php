@@ -32,6 +32,7 @@ final readonly class StepView extends View
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'what can hurt, said at the step')] public array $cautions,
         #[OA\Property(description: 'minutes until it is done where most need no hands')] public ?float $takes,
         #[OA\Property] public ?ReadingView $reading,
+        #[OA\Property(description: 'the instrument that judges it')] public ?string $instrument,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'drawings to compare with')] public array $pictures,
         #[OA\Property(description: 'it saves more than it costs')] public bool $pays,
         #[OA\Property(type: 'array', items: new OA\Items(ref: AnswerView::class))] public array $answers,

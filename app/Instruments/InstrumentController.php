@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Instruments;
 
+use App\Intake\Job;
+use App\Shop\Here;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use OddBench\Computation\Catalogue;
 use OddBench\Computation\Computation;
 use OddBench\Input\Contents;
@@ -12,6 +15,7 @@ use OddBench\Input\InputError;
 use OddBench\Input\JsonObject;
 use OddBench\Instruments\SheetResult;
 use OddBench\Instruments\TypedInput;
+use OddBench\Knowledge\InstrumentSheet;
 use OddBench\Knowledge\Knowledge;
 
 final readonly class InstrumentController
@@ -37,8 +41,37 @@ final readonly class InstrumentController
     /** As a sheet on screen is filled in: texts by key under `typed`, or the file itself with the texts in the query. */
     public function sheet(string $name, Request $request): ReadView
     {
+        [$sheet, $input, $result] = $this->read($name, $request);
+
+        return ReadView::of($sheet, SheetResult::of($sheet, $input, $result), $input, $result);
+    }
+
+    /** The same, kept in a job with the findings it stands for. */
+    public function take(int $job, string $name, Request $request, TakeReading $take): ReadView
+    {
+        Gate::authorize('work', Job::class);
+        [$sheet, $input, $result] = $this->read($name, $request);
+        $position = $request->query('position');
+        $take->take(Job::query()->with('machine')->findOrFail($job), $sheet, $input, $result, is_string($position) && $position !== '' ? $position : null, Here::person());
+
+        return ReadView::of($sheet, SheetResult::of($sheet, $input, $result), $input, $result);
+    }
+
+    public function compare(int $job, string $name, CompareRequest $request, ReadingsQuery $readings): ComparedView
+    {
+        return $readings->compare(Job::query()->with('machine')->findOrFail($job), $this->sheetOf($name), $request->words('position'));
+    }
+
+    private function sheetOf(string $name): InstrumentSheet
+    {
+        return $this->knowledge->instruments[$name] ?? throw InputError::unknown('name', 'instrument', $name, array_keys($this->knowledge->instruments));
+    }
+
+    /** @return array{InstrumentSheet, array<string, mixed>, array<string, mixed>} sheet, input, result */
+    private function read(string $name, Request $request): array
+    {
         $instrument = $this->named($name);
-        $sheet = $this->knowledge->instruments[$name] ?? throw InputError::unknown('name', 'instrument', $name, array_keys($this->knowledge->instruments));
+        $sheet = $this->sheetOf($name);
         $json = $request->isJson();
         $given = $json ? (JsonObject::decode($request->getContent())['typed'] ?? []) : $request->query('typed', []);
         $typed = [];
@@ -46,9 +79,8 @@ final readonly class InstrumentController
             $typed[(string) $key] = is_scalar($text) ? (string) $text : '';
         }
         $input = TypedInput::of($sheet, $typed, $json ? null : Contents::text($request->getContent()));
-        $result = $instrument->compute($input);
 
-        return ReadView::of($sheet, SheetResult::of($sheet, $input, $result), $input, $result);
+        return [$sheet, $input, $instrument->compute($input)];
     }
 
     private function named(string $name): Computation

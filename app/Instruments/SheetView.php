@@ -17,6 +17,7 @@ final readonly class SheetView extends View
     /**
      * @param  list<string>  $cautions
      * @param  list<SheetInputView>  $inputs
+     * @param  list<string>  $parts
      */
     public function __construct(
         #[OA\Property] public string $code,
@@ -25,6 +26,8 @@ final readonly class SheetView extends View
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $cautions,
         #[OA\Property(type: 'array', items: new OA\Items(ref: SheetInputView::class))] public array $inputs,
         #[OA\Property] public string $source,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'classes of part it is measured at')] public array $parts,
+        #[OA\Property(description: 'it can be kept in a job')] public bool $kept,
     ) {
     }
 
@@ -35,6 +38,8 @@ final readonly class SheetView extends View
             array_map(static fn (string $hazard): string => $knowledge->hazards[$hazard] ?? $hazard, $sheet->hazards),
             array_map(static fn (SheetInput $i): SheetInputView => new SheetInputView($i->key, $i->label, $i->unit, $i->kind, $i->start, $i->optional, $i->choices, $i->accept), $sheet->inputs),
             $sheet->source,
+            $sheet->keeps->parts ?? [],
+            $sheet->keeps !== null,
         );
     }
 }

@@ -70,6 +70,7 @@ final readonly class Steps implements Computation
                 'steps_per_mm' => null,
                 'spread_pct' => $spread,
                 'mean_mm' => $mean,
+                'off_pct' => $off,
                 'verdict' => 'out',
                 'because' => sprintf('The runs differ by %s %%, more than %s %%: something slips or clogs, so no new value is given.', self::plain($spread), self::plain(self::SPREAD_LIMIT_PCT)),
             ];
@@ -79,6 +80,7 @@ final readonly class Steps implements Computation
             'steps_per_mm' => $current * $asked / $mean,
             'spread_pct' => $spread,
             'mean_mm' => $mean,
+            'off_pct' => $off,
             'verdict' => abs($off) <= self::OK_WITHIN_PCT ? 'ok' : 'watch',
             'because' => sprintf('%s mm came for %s mm asked, %s %% off.', self::plain($mean), self::plain($asked), self::plain($off))
                 .(abs($off) <= self::OK_WITHIN_PCT ? '' : ' If this machine fed right before, look for a clog or a worn gear first: new steps would hide it.'),

@@ -13,6 +13,8 @@ final readonly class InstrumentSheet
      * @param  list<SheetInput>  $inputs
      * @param  list<array{key: string, label: string, unit: string}>  $shows
      * @param  Gauge|null  $gauge  the one result drawn on its scale
+     * @param  Keeps|null  $keeps  the result that is kept in a job
+     * @param  array<string, Meaning>  $says  finding code => when it is there
      * @param  string  $worked  the formula, with {key} where a number is put in
      */
     public function __construct(
@@ -26,6 +28,19 @@ final readonly class InstrumentSheet
         public ?Gauge $gauge,
         public string $worked,
         public string $source,
+        public ?Keeps $keeps = null,
+        public array $says = [],
     ) {
+    }
+
+    /**
+     * What a result stands for.
+     *
+     * @param  array<string, mixed>  $result
+     * @return array<string, bool> finding code => present; those it does not settle left out
+     */
+    public function findings(array $result): array
+    {
+        return array_filter(array_map(static fn (Meaning $meaning): ?bool => $meaning->present($result), $this->says), is_bool(...));
     }
 }

@@ -25,7 +25,36 @@ final class InstrumentSheetReader
         return new InstrumentSheet(
             $entry->text('code'), $entry->text('name'), $entry->text('about'), $entry->someCodes('hazards'), $entry->map('fixed'),
             $inputs, $shows, self::gauge($entry), $entry->text('worked'), $entry->text('source'),
+            self::keeps($entry), self::says($entry),
         );
+    }
+
+    private static function keeps(Entry $entry): ?Keeps
+    {
+        if ($entry->map('keeps') === []) {
+            return null;
+        }
+        $of = $entry->part('keeps', $entry->map('keeps'));
+
+        return new Keeps($of->text('key'), $of->words('unit'), $of->someCodes('positions'));
+    }
+
+    /** @return array<string, Meaning> */
+    private static function says(Entry $entry): array
+    {
+        $says = [];
+        foreach ($entry->map('says') as $finding => $fields) {
+            $of = $entry->part("says.{$finding}", $fields);
+            $key = $of->textOrNull('key');
+            $limit = new Limit($of->numberOrNull('below'), $of->numberOrNull('above'));
+            $meaning = new Meaning($of->codes('verdict'), $of->codes('state'), $key, $limit, $of->codes('unless'));
+            if (($key === null) !== ($limit->below === null && $limit->above === null) || ($key === null && $meaning->verdicts === [] && $meaning->states === [])) {
+                $of->wrong('key', 'with below or above, or verdict, or state must say when it is there');
+            }
+            $says[$finding] = $meaning;
+        }
+
+        return $says;
     }
 
     private static function input(Entry $of): SheetInput

@@ -108,6 +108,13 @@
         </ol>
       {/if}
       {#each step.pictures as picture (picture)}<Picture name={picture} />{/each}
+      {#if step.instrument && can}
+        <p class="mt-1.5 text-sm">
+          <a class="font-semibold text-action underline" href="/instruments/{step.instrument}?job={job.id}"
+            >Measure it with the instrument</a
+          >, it says what it stands for
+        </p>
+      {/if}
       {#if step.kind === 'check' && step.reading && can}
         <MeasuredValue {step} {busy} {measure} />
       {/if}

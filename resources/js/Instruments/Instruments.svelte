@@ -4,11 +4,17 @@
   import { p, route } from '@/router';
   import Problem from '@/ui/Problem.svelte';
   import { rowKeys } from '@/ui/rows';
+  import ForJob from './ForJob.svelte';
   import SheetForm from './SheetForm.svelte';
 
   const sheets = createQuery(() => sheetsQuery());
   const all = $derived(sheets.data?.instruments ?? []);
   const chosen = $derived(all.find((sheet) => sheet.code === route.params.name) ?? all[0]);
+
+  /** The job it was opened from, if it was; kept along from instrument to instrument. */
+  const asked = Number(new URLSearchParams(location.search).get('job'));
+  const job = Number.isInteger(asked) && asked > 0 ? asked : null;
+  const query = job === null ? '' : `?job=${job}`;
 
   $effect(() => rowKeys(() => all.map((sheet) => sheet.code)));
 </script>
@@ -22,7 +28,7 @@
       {#each all as sheet (sheet.code)}
         <li>
           <a
-            href={p('/instruments/:name', { params: { name: sheet.code } })}
+            href={p('/instruments/:name', { params: { name: sheet.code } }) + query}
             data-line={sheet.code}
             aria-current={sheet.code === chosen?.code ? 'page' : undefined}
             class={[
@@ -35,7 +41,8 @@
     </ul>
   </nav>
   <div class="min-w-0">
+    {#if job !== null}<ForJob {job} />{/if}
     {#if sheets.isError}<Problem message={sheets.error.message} />{/if}
-    {#if chosen}{#key chosen.code}<SheetForm sheet={chosen} />{/key}{/if}
+    {#if chosen}{#key chosen.code}<SheetForm sheet={chosen} {job} />{/key}{/if}
   </div>
 </main>

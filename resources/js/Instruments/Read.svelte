@@ -6,7 +6,7 @@
   import LeaningFrame from './LeaningFrame.svelte';
 
   /** What an instrument read: the sentence, the gauge, the figures, a picture where people would rather look. */
-  let { code, read }: { code: string; read: Read } = $props();
+  let { code, read, job }: { code: string; read: Read; job: number | null } = $props();
 
   const verdicts: Record<string, { mark: string; word: string; look: string }> = {
     ok: { mark: '●', word: 'Well', look: 'border-well bg-well-wash text-well' },
@@ -85,6 +85,12 @@
         </li>
       {/each}
     </ul>
+  {:else if code === 'pluck-frequency' && num(result.frequency_hz) !== null && (num(result.confidence) ?? 0) >= 0.3}
+    <a
+      class="mt-3 inline-flex min-h-11 items-center rounded-sm border border-action bg-white px-4 font-semibold text-action hover:bg-wash"
+      href={`/instruments/belt-tension?frequency_hz=${(num(result.frequency_hz) ?? 0).toFixed(1)}${job === null ? '' : `&job=${job}`}`}
+      >Take it to the belt tension</a
+    >
   {:else if code === 'flex-slab'}
     <button
       type="button"

@@ -7,14 +7,19 @@
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
   import ReadOut from './Read.svelte';
+  import KeepInJob from './KeepInJob.svelte';
   import Recorder from './Recorder.svelte';
 
   /** An instrument: what it asks on the left, what it reads on the right. */
-  let { sheet }: { sheet: Sheet } = $props();
+  let { sheet, job }: { sheet: Sheet; job: number | null } = $props();
 
   const work = new Work();
+  // what another instrument handed on stands in the address
+  const given = new URLSearchParams(location.search);
   // svelte-ignore state_referenced_locally
-  let typed = $state<Record<string, string>>(Object.fromEntries(sheet.inputs.map((i) => [i.key, i.start])));
+  let typed = $state<Record<string, string>>(
+    Object.fromEntries(sheet.inputs.map((input) => [input.key, given.get(input.key) ?? input.start])),
+  );
   let file = $state<File | null>(null);
   let over = $state(false);
   let read = $state<Read | null>(null);
@@ -109,7 +114,10 @@
   <div class="min-w-0 lg:border-l lg:border-line lg:pl-6">
     {#if work.refusal}<Problem message={work.refusal.message} />{/if}
     {#if read}
-      <ReadOut code={sheet.code} {read} />
+      <ReadOut code={sheet.code} {read} {job} />
+      {#if job !== null && sheet.kept}
+        <KeepInJob {sheet} {job} {texts} file={fileInput ? file : null} />
+      {/if}
     {:else if !work.refusal}
       <p class="text-quiet">
         {fileInput

@@ -93,15 +93,19 @@ export async function readInstrument(
   name: string,
   typed: Record<string, string>,
   file: Blob | null | undefined,
+  keep?: { job: number; position: string },
 ): Promise<components['schemas']['ReadView']> {
+  const path = keep
+    ? `/api/v1/jobs/${keep.job}/instruments/${name}?position=${encodeURIComponent(keep.position)}`
+    : `/api/v1/instruments/${name}/sheet?`;
   const headers = { Accept: 'application/json', 'Content-Type': 'application/json' };
   if (!file) {
     const body = JSON.stringify({ typed });
-    return asked(new Request(`/api/v1/instruments/${name}/sheet`, { method: 'POST', body, headers }));
+    return asked(new Request(path, { method: 'POST', body, headers }));
   }
   const query = new URLSearchParams(Object.entries(typed).map(([key, text]) => [`typed[${key}]`, text]));
   return asked(
-    new Request(`/api/v1/instruments/${name}/sheet?${query.toString()}`, {
+    new Request(`${path}&${query.toString()}`, {
       method: 'POST',
       body: file,
       headers: { ...headers, 'Content-Type': 'application/octet-stream' },

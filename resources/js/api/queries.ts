@@ -53,6 +53,16 @@ export const sheetsQuery = () => ({
   staleTime: 10 * 60_000,
 });
 
+export const comparedQuery = (job: number, name: string, position: string) => ({
+  queryKey: ['compared', job, name, position],
+  queryFn: () =>
+    told(
+      api.GET('/jobs/{job}/instruments/{name}', {
+        params: { path: { job, name }, query: position ? { position } : {} },
+      }),
+    ),
+});
+
 export const machineQuery = (tag: string, olderThan?: number) => ({
   queryKey: ['machine', tag, olderThan],
   queryFn: () =>

@@ -228,6 +228,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/jobs/{job}/instruments/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["instrumentCompare"];
+        put?: never;
+        post: operations["instrumentTake"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/jobs/{job}/look-lists": {
         parameters: {
             query?: never;
@@ -765,6 +781,19 @@ export interface components {
             redTags: components["schemas"]["TaggedView"][];
             now: string;
         };
+        /** @description Earlier readings of a machine, newest first, and the spread over its sisters. */
+        ComparedView: {
+            unit: string;
+            earlier: components["schemas"]["PastReadingView"][];
+            /** @description machines of the family with such a reading */
+            sisters: number;
+            /** Format: float */
+            median: number | null;
+            /** Format: float */
+            least: number | null;
+            /** Format: float */
+            most: number | null;
+        };
         /** @description A fault that was confirmed, and what overturned it when it was wrong. */
         ConfirmedView: {
             fault: string;
@@ -1116,6 +1145,16 @@ export interface components {
             faults: string[];
             destination: string | null;
         };
+        PastReadingView: {
+            /** Format: float */
+            value: number;
+            verdict: string | null;
+            /** Format: float */
+            hours: number | null;
+            by: string;
+            at: string;
+            job: number;
+        };
         PersonView: {
             id: number;
             name: string;
@@ -1242,6 +1281,10 @@ export interface components {
             cautions: string[];
             inputs: components["schemas"]["SheetInputView"][];
             source: string;
+            /** @description classes of part it is measured at */
+            parts: string[];
+            /** @description it can be kept in a job */
+            kept: boolean;
         };
         /** @description All instruments and what each asks for. */
         SheetsView: {
@@ -1291,6 +1334,8 @@ export interface components {
              */
             takes: number | null;
             reading: components["schemas"]["ReadingView"] | null;
+            /** @description the instrument that judges it */
+            instrument: string | null;
             /** @description drawings to compare with */
             pictures: string[];
             /** @description it saves more than it costs */
@@ -1947,6 +1992,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    instrumentCompare: {
+        parameters: {
+            query?: {
+                position?: string | null;
+            };
+            header?: never;
+            path: {
+                job: number;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparedView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    instrumentTake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadView"];
                 };
             };
             /** @description Refused */

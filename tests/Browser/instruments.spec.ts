@@ -1,0 +1,122 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test, type Page } from '@playwright/test';
+import { enterAs, fitsAcross, hasNoBarriers, station } from './shop';
+
+const folder = mkdtempSync(join(tmpdir(), 'instruments-'));
+
+const workItOut = (page: Page) => page.getByRole('button', { name: 'Work it out' }).click();
+
+test('a bed mesh pasted from a spreadsheet says which way to turn each screw', async ({ page }) => {
+  await enterAs(page, 'Bo Lindqvist');
+  await page.keyboard.press('i');
+  await expect(page.getByRole('heading', { name: 'Instruments' })).toBeVisible();
+  await page.getByRole('link', { name: 'Bed plane' }).click();
+  // tabs and decimal commas, with a heading
+  await page
+    .getByRole('textbox', { name: /^Points/ })
+    .fill('x\ty\tz\n30\t30\t0,12\n205\t30\t0,31\n30\t205\t-0,05\n205\t205\t0,14');
+  await workItOut(page);
+  await expect(page.getByText(/^✕ Out\./)).toBeVisible();
+  await expect(page.getByRole('row', { name: /back left ↑ .* counter-clockwise/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: 'Heights of the bed from above' })).toBeVisible();
+  await page.getByText('How this is worked out').click();
+  await expect(page.getByText(/Least squares/)).toBeVisible();
+  await hasNoBarriers(page, 'bed plane');
+  await fitsAcross(page);
+  // commas
+  await page.getByRole('textbox', { name: /^Points/ }).fill('30,30,0\n205,30,0\n30,205,0');
+  await workItOut(page);
+  await expect(page.getByText(/^● Well\./)).toBeVisible();
+  await page.getByRole('textbox', { name: /^Points/ }).fill('30 30\n1 2');
+  await workItOut(page);
+  await expect(page.getByText(/row 1: 2 values stand there, 3 are wanted/).first()).toBeVisible();
+});
+
+test('a thermal log and a G-code file are dropped on the screen', async ({ page }) => {
+  await enterAs(page, 'Bo Lindqvist');
+  await page.goto('/instruments/thermal-log');
+  let csv = 'time_s,actual_c,target_c\n';
+  for (let t = 0; t <= 200; t++) csv += `${t},${t < 90 ? 20 + 2 * t : 200},200\n`;
+  const drop = async (name: string, text: string): Promise<void> => {
+    const files = await page.evaluateHandle(
+      ([file, content]) => {
+        const transfer = new DataTransfer();
+        transfer.items.add(new File([content ?? ''], file ?? ''));
+        return transfer;
+      },
+      [name, text],
+    );
+    await page.getByRole('group', { name: /^(Log|G-code)/ }).dispatchEvent('drop', { dataTransfer: files });
+  };
+  await drop('heat.csv', csv);
+  await expect(page.getByText(/^● Well\./)).toBeVisible();
+  await expect(page.getByRole('img', { name: /^The log: temperature over time against 200/ })).toBeVisible();
+  await hasNoBarriers(page, 'thermal log');
+
+  await page.getByRole('link', { name: 'G-code', exact: true }).click();
+  await drop('part.gcode', 'G21\nG90\nM83\nM104 S210\nG28\nG1 X10 Y10 E1 F3000\nG1 X230 Y10 E5\n');
+  await expect(page.getByText(/X goes to 230 mm; the machine has 0 to 220/).first()).toBeVisible();
+  await expect(page.getByRole('listitem').filter({ hasText: 'line 7' })).toBeVisible();
+});
+
+test('a belt plucked in a job changes the ranking', async ({ page }) => {
+  await enterAs(page, 'Imre Vasalo');
+  await page.goto('/book-in');
+  await page.getByRole('radio', { name: 'New here' }).click();
+  await page.getByRole('radio', { name: 'Tern 220', exact: true }).click();
+  await page.getByRole('radio', { name: /own farm/ }).click();
+  await page.getByRole('textbox', { name: /Complaint/ }).fill('layers walk sideways');
+  await page.getByRole('radio', { name: 'Nobody knows' }).click();
+  await page.getByRole('button', { name: 'Book in', exact: true }).click();
+  await page.getByRole('link', { name: 'On to the job' }).click();
+  await page.getByRole('button', { name: 'No to all of them' }).click();
+  await page.getByRole('button', { name: 'On to Find' }).click();
+  await station(page, 'Find');
+  const adder = page.getByRole('combobox', { name: /What it does/ });
+  await adder.fill('layers step');
+  await page.getByRole('option', { name: /layers step sideways/ }).click();
+  await expect(page.getByRole('button', { name: /Withdraw: layers step/ })).toBeVisible();
+  const job = page.url().split('/').pop() ?? '';
+
+  const wav = join(folder, 'pluck.wav');
+  execFileSync('bin/odd-bench', ['pluck', wav, '--hz', '82', '--noise', '15']);
+  await page.goto(`/instruments/pluck-frequency?job=${job}`);
+  await page.locator('input[type=file]').setInputFiles(wav);
+  await expect(page.getByText(/82(\.\d)? Hz, confidence/)).toBeVisible();
+  await page.getByRole('link', { name: 'Take it to the belt tension' }).click();
+  await expect(page.getByRole('textbox', { name: /^Pitch when plucked/ })).toHaveValue(/^8[12]\.\d$/);
+  await page.getByRole('textbox', { name: /known good/ }).fill('110');
+  await workItOut(page);
+  await expect(page.getByText(/of the reference’s tension/)).toBeVisible();
+  await page.getByLabel('Taken at').selectOption({ label: 'Y belt' });
+  await page.getByRole('button', { name: 'Keep it in the job' }).click();
+  await expect(page.getByText(/Kept in the job/)).toBeVisible();
+  await expect(page.getByText(/This machine: /)).toBeVisible();
+  await hasNoBarriers(page, 'belt tension in a job');
+
+  await page.getByRole('link', { name: 'Back to the job' }).first().click();
+  await expect(page.locator('section[aria-labelledby=what-it-could-be] li').first()).toContainText(
+    'Belt slack',
+  );
+  await expect(page.locator('section[aria-labelledby=what-it-does]')).toContainText('Belt tension');
+  await page.reload();
+  await expect(page.locator('section[aria-labelledby=what-it-could-be] li').first()).toContainText(
+    'Belt slack',
+  );
+});
+
+test('a recording that is none is refused where it was dropped', async ({ page }) => {
+  await enterAs(page, 'Bo Lindqvist');
+  await page.goto('/instruments/pluck-frequency');
+  const file = join(folder, 'noise.wav');
+  writeFileSync(file, 'this is no sound');
+  await page.locator('input[type=file]').setInputFiles(file);
+  await expect(page.getByText('This is no WAV file.').first()).toBeVisible();
+  for (const width of [768, 1280]) {
+    await page.setViewportSize({ width, height: 800 });
+    await fitsAcross(page);
+  }
+});
