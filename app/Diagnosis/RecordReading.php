@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Diagnosis;
 
+use App\Instruments\Reading;
 use App\Intake\Job;
 use App\Shop\Person;
+use Illuminate\Support\Facades\DB;
 use OddBench\Input\InputError;
 use OddBench\Knowledge\Knowledge;
 
@@ -25,6 +27,17 @@ final readonly class RecordReading
         }
         $findings = $check->reading->judge($value);
 
-        return $this->record->record($job, $findings === [] ? ['' => false] : $findings, $check->code, sprintf('%s %s', round($value, 4), $check->reading->unit), $by);
+        $reading = $check->reading;
+
+        return DB::transaction(function () use ($job, $check, $reading, $value, $findings, $by): Job {
+            $job = $this->record->record($job, $findings === [] ? ['' => false] : $findings, $check->code, sprintf('%s %s', round($value, 4), $reading->unit), $by);
+            Reading::query()->create([
+                'job_id' => $job->id, 'machine_id' => $job->machine_id, 'instrument' => "check:{$check->code}", 'position' => null, 'hours' => $job->hours,
+                'input' => ['value' => $value], 'result' => [], 'value' => $value, 'unit' => $reading->unit,
+                'verdict' => in_array(true, $findings, true) ? 'out' : 'ok', 'because' => null, 'person_id' => $by->id, 'at' => now(),
+            ]);
+
+            return $job;
+        });
     }
 }

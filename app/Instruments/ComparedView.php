@@ -19,6 +19,7 @@ final readonly class ComparedView extends View
         #[OA\Property] public ?float $median,
         #[OA\Property] public ?float $least,
         #[OA\Property] public ?float $most,
+        #[OA\Property(description: 'what it read when it was last sent out well')] public ?BaselineView $baseline,
     ) {
     }
 }

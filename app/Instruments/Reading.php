@@ -18,6 +18,8 @@ use Illuminate\Support\Carbon;
  * @property string $instrument
  * @property string|null $position
  * @property string|null $hours
+ * @property array<string, mixed> $input
+ * @property array<string, mixed> $result
  * @property float|null $value
  * @property string $unit
  * @property string|null $verdict

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Instruments;
 
 use App\Intake\Job;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\InstrumentSheet;
 
@@ -12,6 +13,13 @@ use OddBench\Knowledge\InstrumentSheet;
 final readonly class ReadingsQuery
 {
     private const EARLIER = 5;
+
+    private function baseline(Job $job, InstrumentSheet $sheet, ?string $position): ?BaselineView
+    {
+        $row = DB::table('baselines')->where(['machine_id' => $job->machine_id, 'instrument' => $sheet->code, 'position' => $position])->orderByDesc('id')->first();
+
+        return $row === null ? null : new BaselineView((float) $row->value, $row->unit, Carbon::parse($row->at)->toIso8601String(), $sheet->baseline?->hands);
+    }
 
     public function compare(Job $job, InstrumentSheet $sheet, ?string $position): ComparedView
     {
@@ -33,6 +41,7 @@ final readonly class ReadingsQuery
             $many === 0 ? null : (float) $sisters?->median,
             $many === 0 ? null : (float) $sisters?->least,
             $many === 0 ? null : (float) $sisters?->most,
+            $this->baseline($job, $sheet, $position),
         );
     }
 }

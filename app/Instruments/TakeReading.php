@@ -48,7 +48,7 @@ final readonly class TakeReading
             $unit = $sheet->keeps->unit ?? '';
             Reading::query()->create([
                 'job_id' => $job->id, 'machine_id' => $job->machine_id, 'instrument' => $sheet->code, 'position' => $position, 'hours' => $job->hours,
-                'input' => array_filter($input, static fn (mixed $v): bool => ! $v instanceof Contents), 'result' => array_diff_key($result, ['curve' => 0, 'gcode' => 0]),
+                'input' => array_filter($input, static fn (mixed $v): bool => ! $v instanceof Contents), 'result' => array_diff_key($result, ['curve' => 0, 'spectrum' => 0, 'gcode' => 0]),
                 'value' => $value, 'unit' => $unit, 'verdict' => $result['verdict'] ?? null, 'because' => $result['because'] ?? null, 'person_id' => $by->id, 'at' => now(),
             ]);
             $said = $value === null ? null : trim(Figures::figure($value)." {$unit}");

@@ -46,6 +46,7 @@ final readonly class KnowledgeController
             NamedView::all(array_map(static fn (Position $p): string => $p->name, $family->positions)),
             $family->traits,
             array_keys(array_filter($knowledge->places, static fn (Place $p): bool => $traits->allow($p->needs))),
+            $family->starts,
         );
     }
 }

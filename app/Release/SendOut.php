@@ -6,6 +6,7 @@ namespace App\Release;
 
 use App\Api\Refused;
 use App\Diagnosis\RecountFaults;
+use App\Instruments\KeepBaselines;
 use App\Intake\Hands;
 use App\Intake\Job;
 use App\Intake\JobRecord;
@@ -17,7 +18,7 @@ use OddBench\Release\Destination;
 /** Signs a machine out and ends its job. */
 final readonly class SendOut
 {
-    public function __construct(private JobRecord $record, private GateQuery $gate, private Hands $hands)
+    public function __construct(private JobRecord $record, private GateQuery $gate, private Hands $hands, private KeepBaselines $baselines)
     {
     }
 
@@ -44,6 +45,9 @@ final readonly class SendOut
             $job->finished_at = now();
             $job->waits_for = $job->waits_note = $job->waits_until = null;
             $job->machine->update(['place' => $to->value]);
+            if ($to->runsAgain()) {
+                $this->baselines->of($job);
+            }
             RecountFaults::dispatch()->afterCommit();
 
             return new Said('sent-out', 'Signed out: '.mb_strtolower($to->words()).($danger === null ? '' : ". Danger in writing: {$danger}").($note === null ? '' : ". {$note}"));

@@ -60,6 +60,7 @@ final readonly class PluckFrequency implements Computation
             'frequency_hz' => $frequency,
             'confidence' => $confidence,
             'harmonics' => $frequency === null ? [] : $this->harmonics($signal, $frequency),
+            'spectrum' => $this->spectrum($signal),
             'because' => $frequency === null
                 ? 'Nothing that keeps a pitch is heard. Hold it close, pluck once, and let it ring.'
                 : sprintf('%s Hz, confidence %s. %s', Said::figure($frequency), Said::figure($confidence), $confidence < 0.3 ? 'That is no pluck to rely on: hold it closer and pluck once.' : 'The windows after the pluck agree.'),
@@ -155,6 +156,43 @@ final readonly class PluckFrequency implements Computation
         $share = count($best) / max(4, count($windows));
 
         return [$frequency, $clarity / count($best) * $share ** 2];
+    }
+
+    /**
+     * Level over frequency while it rings, for a picture: dB below the strongest.
+     *
+     * @return list<array{float, float}>
+     */
+    private function spectrum(Wav $signal): array
+    {
+        $block = (int) (0.02 * $signal->rate);
+        $ringing = array_slice($signal->samples, $this->onset($signal->samples, $block, (int) (0.3 * $signal->rate)), (int) (0.25 * $signal->rate));
+        $levels = [];
+        for ($hz = 12.0; $hz < 900 && $hz < 0.45 * $signal->rate; $hz *= 1.02) {
+            $levels[] = [$hz, self::level($ringing, $hz, $signal->rate)];
+        }
+        $most = max([1e-12, ...array_column($levels, 1)]);
+
+        return array_map(static fn (array $l): array => [$l[0], max(-60.0, 20 * log10(max(1e-9, $l[1] / $most)))], $levels);
+    }
+
+    /**
+     * How much of one frequency is in it, with a Hann window.
+     *
+     * @param  list<float>  $samples
+     */
+    private static function level(array $samples, float $hz, float $rate): float
+    {
+        $angle = 2 * M_PI * $hz / $rate;
+        $re = $im = 0.0;
+        $n = max(1, count($samples));
+        foreach ($samples as $i => $value) {
+            $value *= 0.5 - 0.5 * cos(2 * M_PI * $i / $n);
+            $re += $value * cos($angle * $i);
+            $im += $value * sin($angle * $i);
+        }
+
+        return hypot($re, $im);
     }
 
     /**

@@ -11,6 +11,7 @@ final readonly class Family
      * @param  string  $letters  the two letters its tags begin with
      * @param  array<string, string>  $traits  trait => value
      * @param  array<string, Position>  $positions  by code
+     * @param  array<string, string>  $starts  instrument input => what its sheet starts with
      */
     public function __construct(
         public string $code,
@@ -18,6 +19,7 @@ final readonly class Family
         public string $letters,
         public array $traits,
         public array $positions,
+        public array $starts = [],
     ) {
     }
 }

@@ -18,7 +18,16 @@ final class FamilyReader
             }
         }
 
-        return new Family($entry->text('code'), $entry->text('name'), $entry->text('letters'), $traits, self::positions($entry));
+        return new Family($entry->text('code'), $entry->text('name'), $entry->text('letters'), $traits, self::positions($entry), self::starts($entry));
+    }
+
+    /** @return array<string, string> */
+    private static function starts(Entry $entry): array
+    {
+        $starts = $entry->map('starts');
+        $of = $entry->part('starts', $starts);
+
+        return array_combine(array_keys($starts), array_map($of->words(...), array_keys($starts)));
     }
 
     /** @return array<string, Position> by code */

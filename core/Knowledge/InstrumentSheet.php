@@ -15,6 +15,7 @@ final readonly class InstrumentSheet
      * @param  Gauge|null  $gauge  the one result drawn on its scale
      * @param  Keeps|null  $keeps  the result that is kept in a job
      * @param  array<string, Meaning>  $says  finding code => when it is there
+     * @param  BaselineOf|null  $baseline  what of a well reading is kept at release
      * @param  string  $worked  the formula, with {key} where a number is put in
      */
     public function __construct(
@@ -30,6 +31,7 @@ final readonly class InstrumentSheet
         public string $source,
         public ?Keeps $keeps = null,
         public array $says = [],
+        public ?BaselineOf $baseline = null,
     ) {
     }
 

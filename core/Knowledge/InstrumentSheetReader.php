@@ -25,7 +25,7 @@ final class InstrumentSheetReader
         return new InstrumentSheet(
             $entry->text('code'), $entry->text('name'), $entry->text('about'), $entry->someCodes('hazards'), $entry->map('fixed'),
             $inputs, $shows, self::gauge($entry), $entry->text('worked'), $entry->text('source'),
-            self::keeps($entry), self::says($entry),
+            self::keeps($entry), self::says($entry), self::baseline($entry),
         );
     }
 
@@ -37,6 +37,16 @@ final class InstrumentSheetReader
         $of = $entry->part('keeps', $entry->map('keeps'));
 
         return new Keeps($of->text('key'), $of->words('unit'), $of->someCodes('positions'));
+    }
+
+    private static function baseline(Entry $entry): ?BaselineOf
+    {
+        if ($entry->map('baseline') === []) {
+            return null;
+        }
+        $of = $entry->part('baseline', $entry->map('baseline'));
+
+        return new BaselineOf($of->text('key'), $of->words('unit'), $of->textOrNull('hands'));
     }
 
     /** @return array<string, Meaning> */

@@ -144,6 +144,32 @@ final class InstrumentsTest extends BenchTestCase
         $this->assertRefused($keep(), 409, 'check', 'red tag');
     }
 
+    public function test_what_a_well_machine_read_is_its_baseline_after_it_was_sent_out(): void
+    {
+        $this->actingAs($this->person());
+        $machine = $this->machine();
+        $job = $this->job($machine);
+        $this->atProve($job);
+        $read = function (Job $job, string $instrument, array $typed, string $position): void {
+            $this->send('POST', "/jobs/{$job->id}/instruments/{$instrument}?position={$position}", ['typed' => $typed])->assertOk();
+        };
+        $read($job, 'belt-tension', ['span_mm' => '150', 'frequency_hz' => '90', 'belt.width_mm' => '6', 'reference_hz' => '110'], 'x-belt');
+        $read($job, 'belt-tension', ['span_mm' => '150', 'frequency_hz' => '108', 'belt.width_mm' => '6', 'reference_hz' => '110'], 'x-belt');
+        $read($job, 'belt-tension', ['span_mm' => '150', 'frequency_hz' => '60', 'belt.width_mm' => '6', 'reference_hz' => '110'], 'y-belt');
+        $read($job, 'contact-resistance', ['resistance_ohm' => '2.6', 'volts' => '24', 'baseline_s' => '240', 'today_s' => '241'], 'bed-plug');
+        $this->send('POST', "/jobs/{$job->id}/readings", ['check' => 'supply-at-load', 'value' => 1.2])->assertOk();
+        $this->proveAll($job);
+        $this->send('POST', "/jobs/{$job->id}/station", ['to' => 'release', 'version' => $job->refresh()->version])->assertOk();
+        self::assertSame(0, DB::table('baselines')->count(), 'not before it is signed out');
+        $this->send('POST', "/jobs/{$job->id}/release", ['to' => 'service', 'version' => $job->refresh()->version])->assertOk();
+
+        $kept = DB::table('baselines')->orderBy('id')->get()->map(static fn (object $b): array => [$b->instrument, $b->position, round((float) $b->value, 2), $b->unit])->all();
+        self::assertEqualsCanonicalizing([['belt-tension', 'x-belt', 108.0, 'Hz'], ['contact-resistance', 'bed-plug', 241.0, 's'], ['check:supply-at-load', null, 1.2, '%']], $kept, 'the latest of each, and only what was well');
+        $next = $this->job($machine->refresh());
+        $this->getJson("/api/v1/jobs/{$next->id}/instruments/belt-tension?position=x-belt")->assertJsonPath('baseline.value', 108)->assertJsonPath('baseline.hands', 'reference_hz');
+        $this->getJson("/api/v1/jobs/{$next->id}/instruments/belt-tension?position=y-belt")->assertJsonPath('baseline', null);
+    }
+
     public function test_a_position_the_machine_has_not_got_is_refused(): void
     {
         $this->actingAs($this->person());

@@ -16,18 +16,14 @@
     job: number;
     texts: Record<string, string>;
     file: File | null;
+    position: string;
   }
-  let { sheet, job, texts, file }: Props = $props();
+  let { sheet, job, texts, file, position }: Props = $props();
 
   const client = useQueryClient();
   const me = here();
   const work = new Work();
   const found = createQuery(() => jobQuery(job));
-  const places = $derived(found.data?.positions.filter((at) => sheet.parts.includes(at.partClass)) ?? []);
-  let chosen = $state('');
-  const position = $derived(
-    places.some((at) => at.position === chosen) ? chosen : (places[0]?.position ?? ''),
-  );
   const compared = createQuery(() => comparedQuery(job, sheet.code, position));
   let kept = $state(false);
   const may = $derived(me.person.worksAtTheBench && found.data?.finishedAt === null);
@@ -51,23 +47,20 @@
     </p>
   {:else if may}
     <div class="flex flex-wrap items-end gap-3">
-      {#if places.length > 0}
-        <label class="block text-sm font-semibold"
-          >Taken at<select
-            class="field mt-1 block w-52 font-normal"
-            bind:value={() => position, (at) => (chosen = at)}
-          >
-            {#each places as at (at.position)}<option value={at.position}>{at.name}</option>{/each}
-          </select></label
-        >
-      {/if}
       <Button kind="main" busy={work.busy} onclick={keep}>Keep it in the job</Button>
     </div>
   {/if}
   {#if work.refusal}<div class="mt-2"><Problem message={work.refusal.message} /></div>{/if}
-  {#if compared.data && (compared.data.earlier.length > 0 || compared.data.sisters > 0)}
+  {#if compared.data && (compared.data.earlier.length > 0 || compared.data.sisters > 0 || compared.data.baseline)}
     <h3 class="mt-3">Held against</h3>
     <ul class="mt-1 text-sm">
+      {#if compared.data.baseline}
+        <li class="rule-below py-1">
+          When it was well: <span class="fig font-semibold">{plain(compared.data.baseline.value)}</span>
+          {compared.data.baseline.unit}
+          <span class="text-quiet">{day(compared.data.baseline.at, me.zone)}</span>
+        </li>
+      {/if}
       {#if compared.data.median !== null}
         <li class="rule-below py-1">
           Sisters: <span class="fig font-semibold">{plain(compared.data.median)}</span>

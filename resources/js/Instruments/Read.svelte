@@ -4,6 +4,7 @@
   import BedMap from './BedMap.svelte';
   import HeatCurve from './HeatCurve.svelte';
   import LeaningFrame from './LeaningFrame.svelte';
+  import Spectrum from './Spectrum.svelte';
 
   /** What an instrument read: the sentence, the gauge, the figures, a picture where people would rather look. */
   let { code, read, job }: { code: string; read: Read; job: number | null } = $props();
@@ -85,7 +86,13 @@
         </li>
       {/each}
     </ul>
-  {:else if code === 'pluck-frequency' && num(result.frequency_hz) !== null && (num(result.confidence) ?? 0) >= 0.3}
+  {/if}
+  {#if code === 'pluck-frequency' && num(result.frequency_hz) !== null && Array.isArray(result.spectrum)}
+    <div class="mt-3">
+      <Spectrum spectrum={result.spectrum as [number, number][]} hz={num(result.frequency_hz) ?? 0} />
+    </div>
+  {/if}
+  {#if code === 'pluck-frequency' && num(result.frequency_hz) !== null && (num(result.confidence) ?? 0) >= 0.3}
     <a
       class="mt-3 inline-flex min-h-11 items-center rounded-sm border border-action bg-white px-4 font-semibold text-action hover:bg-wash"
       href={`/instruments/belt-tension?frequency_hz=${(num(result.frequency_hz) ?? 0).toFixed(1)}${job === null ? '' : `&job=${job}`}`}

@@ -1,6 +1,9 @@
 <script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
   import { readInstrument } from '@/api/client';
+  import { comparedQuery, jobQuery } from '@/api/queries';
   import type { Read, Sheet } from '@/api/types';
+  import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import Press from '@/ui/Press.svelte';
@@ -27,6 +30,39 @@
   const tables = ['points', 'screws', 'pairs'];
   const texts = $derived(Object.fromEntries(Object.entries(typed).filter(([key]) => key !== fileInput?.key)));
 
+  // in a job: where on the machine, what its family starts with, and what it read when it was well
+  const me = here();
+  const found = createQuery(() => ({ ...jobQuery(job ?? 0), enabled: job !== null }));
+  const places = $derived(found.data?.positions.filter((at) => sheet.parts.includes(at.partClass)) ?? []);
+  let chosen = $state('');
+  const position = $derived(
+    places.some((at) => at.position === chosen) ? chosen : (places[0]?.position ?? ''),
+  );
+  const compared = createQuery(() => ({
+    ...comparedQuery(job ?? 0, sheet.code, position),
+    enabled: job !== null && sheet.kept && found.data !== undefined,
+  }));
+  const touched: Record<string, boolean> = {};
+
+  function type(key: string, value: string): void {
+    touched[key] = true;
+    typed[key] = value;
+  }
+
+  function suggest(key: string, value: string): void {
+    if (!touched[key] && !given.has(key) && key in typed) typed[key] = value;
+  }
+
+  $effect(() => {
+    const starts =
+      me.words.families.find((family) => family.code === found.data?.machine.family)?.starts ?? {};
+    for (const [key, value] of Object.entries(starts)) suggest(key, value);
+  });
+  $effect(() => {
+    const baseline = compared.data?.baseline;
+    if (baseline?.hands) suggest(baseline.hands, String(Math.round(baseline.value * 100) / 100));
+  });
+
   async function measure(): Promise<void> {
     const done = await work.do(async () => {
       read = await readInstrument(sheet.code, texts, fileInput ? file : undefined);
@@ -52,6 +88,16 @@
     <h2 class="text-lg">{sheet.name}</h2>
     <p class="mt-0.5 text-quiet">{sheet.about}</p>
     {#each sheet.cautions as caution (caution)}<p class="mt-1 text-sm text-waiting">△ {caution}</p>{/each}
+    {#if places.length > 0}
+      <label class="mt-3 block text-sm font-semibold"
+        >Taken at<select
+          class="field mt-1 block font-normal"
+          bind:value={() => position, (at) => (chosen = at)}
+        >
+          {#each places as at (at.position)}<option value={at.position}>{at.name}</option>{/each}
+        </select></label
+      >
+    {/if}
     <div class="mt-3 grid grid-cols-2 gap-x-3 gap-y-2.5">
       {#each sheet.inputs as input (input.key)}
         {#if input.kind === 'file'}
@@ -89,7 +135,7 @@
           <div class="col-span-2">
             <Press
               label={input.label}
-              bind:value={() => typed[input.key] ?? '', (value) => (typed[input.key] = value)}
+              bind:value={() => typed[input.key] ?? '', (value) => type(input.key, value)}
               choices={input.choices.map((code) => ({ code, name: code.replaceAll('-', ' ') }))}
               error={work.error(input.key)}
             />
@@ -102,7 +148,7 @@
               rows={tables.includes(input.kind) ? 4 : undefined}
               numeric={input.kind === 'number'}
               mono
-              bind:value={() => typed[input.key] ?? '', (value) => (typed[input.key] = value)}
+              bind:value={() => typed[input.key] ?? '', (value) => type(input.key, value)}
               error={work.error(input.key)}
             />
           </div>
@@ -116,7 +162,7 @@
     {#if read}
       <ReadOut code={sheet.code} {read} {job} />
       {#if job !== null && sheet.kept}
-        <KeepInJob {sheet} {job} {texts} file={fileInput ? file : null} />
+        <KeepInJob {sheet} {job} {texts} {position} file={fileInput ? file : null} />
       {/if}
     {:else if !work.refusal}
       <p class="text-quiet">

@@ -736,6 +736,15 @@ export interface components {
             probability: number;
             leadsTo: components["schemas"]["BeliefView"][];
         };
+        /** @description What a machine read when it was last sent out well. */
+        BaselineView: {
+            /** Format: float */
+            value: number;
+            unit: string;
+            at: string;
+            /** @description the input it is handed to */
+            hands: string | null;
+        };
         /** @description A fault and a probability. */
         BeliefView: {
             fault: string;
@@ -793,6 +802,7 @@ export interface components {
             least: number | null;
             /** Format: float */
             most: number | null;
+            baseline: components["schemas"]["BaselineView"] | null;
         };
         /** @description A fault that was confirmed, and what overturned it when it was wrong. */
         ConfirmedView: {
@@ -868,6 +878,9 @@ export interface components {
                 [key: string]: string;
             };
             places: string[];
+            starts: {
+                [key: string]: string;
+            };
         };
         FindingNameView: {
             code: string;
