@@ -70,8 +70,8 @@ final readonly class InstrumentController
     /** @return array{InstrumentSheet, array<string, mixed>, array<string, mixed>} sheet, input, result */
     private function read(string $name, Request $request): array
     {
-        $instrument = $this->named($name);
         $sheet = $this->sheetOf($name);
+        $instrument = $this->named($sheet->instrument());
         $json = $request->isJson();
         $given = $json ? (JsonObject::decode($request->getContent())['typed'] ?? []) : $request->query('typed', []);
         $typed = [];

@@ -21,6 +21,7 @@ final readonly class SheetView extends View
      */
     public function __construct(
         #[OA\Property] public string $code,
+        #[OA\Property(description: 'the sheet this is another way to ask')] public ?string $of,
         #[OA\Property] public string $name,
         #[OA\Property] public string $about,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $cautions,
@@ -34,7 +35,7 @@ final readonly class SheetView extends View
     public static function of(InstrumentSheet $sheet, Knowledge $knowledge): self
     {
         return new self(
-            $sheet->code, $sheet->name, $sheet->about,
+            $sheet->code, $sheet->of, $sheet->name, $sheet->about,
             array_map(static fn (string $hazard): string => $knowledge->hazards[$hazard] ?? $hazard, $sheet->hazards),
             array_map(static fn (SheetInput $i): SheetInputView => new SheetInputView($i->key, $i->label, $i->unit, $i->kind, $i->start, $i->optional, $i->choices, $i->accept), $sheet->inputs),
             $sheet->source,

@@ -113,6 +113,7 @@ final class CrossCheck
     {
         foreach ($this->knowledge->instruments as $sheet) {
             $this->exist('instruments.yaml', $sheet->code, 'hazards', $sheet->hazards, $this->knowledge->hazards);
+            $this->exist('instruments.yaml', $sheet->code, 'of', array_filter([$sheet->of]), $this->knowledge->instruments);
             $this->exist('instruments.yaml', $sheet->code, 'says', array_keys($sheet->says), $this->knowledge->findings);
             $this->exist('instruments.yaml', $sheet->code, 'keeps.positions', $sheet->keeps->parts ?? [], $this->knowledge->partClasses);
         }

@@ -16,6 +16,7 @@ final readonly class InstrumentSheet
      * @param  Keeps|null  $keeps  the result that is kept in a job
      * @param  array<string, Meaning>  $says  finding code => when it is there
      * @param  BaselineOf|null  $baseline  what of a well reading is kept at release
+     * @param  string|null  $of  the sheet this is another way to ask
      * @param  string  $worked  the formula, with {key} where a number is put in
      */
     public function __construct(
@@ -32,7 +33,14 @@ final readonly class InstrumentSheet
         public ?Keeps $keeps = null,
         public array $says = [],
         public ?BaselineOf $baseline = null,
+        public ?string $of = null,
     ) {
+    }
+
+    /** The instrument that is asked: this sheet’s own, or the one it is another way to ask. */
+    public function instrument(): string
+    {
+        return $this->of ?? $this->code;
     }
 
     /**

@@ -25,7 +25,7 @@ final class InstrumentSheetReader
         return new InstrumentSheet(
             $entry->text('code'), $entry->text('name'), $entry->text('about'), $entry->someCodes('hazards'), $entry->map('fixed'),
             $inputs, $shows, self::gauge($entry), $entry->text('worked'), $entry->text('source'),
-            self::keeps($entry), self::says($entry), self::baseline($entry),
+            self::keeps($entry), self::says($entry), self::baseline($entry), $entry->textOrNull('of'),
         );
     }
 

@@ -120,3 +120,25 @@ test('a recording that is none is refused where it was dropped', async ({ page }
     await fitsAcross(page);
   }
 });
+
+test('every instrument fits its screen and gives a result from what it starts with', async ({ page }) => {
+  await enterAs(page, 'Bo Lindqvist');
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto('/instruments');
+  const links = page.getByRole('navigation', { name: 'Instruments' }).getByRole('link');
+  await expect(links).toHaveCount(17);
+  for (let i = 0; i < 17; i++) {
+    await links.nth(i).click();
+    await expect(links.nth(i)).toHaveAttribute('aria-current', 'page');
+    const ways = page.getByRole('list', { name: 'Ways to ask' }).getByRole('link');
+    for (let way = 0, many = Math.max(1, await ways.count()); way < many; way++) {
+      if (many > 1) await ways.nth(way).click();
+      if ((await page.locator('input[type=file]').count()) === 0) {
+        await workItOut(page);
+        await expect(page.getByText('How this is worked out')).toBeVisible();
+      }
+      const over = await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight);
+      expect(over, `${page.url()} is ${over} px too high`).toBeLessThanOrEqual(0);
+    }
+  }
+});

@@ -45,7 +45,7 @@
       class="font-mono text-[11px]"
       fill="#5a6468">{f}</text
     >{/each}
-  <text x={WIDTH - 8} y={HEIGHT - 10} text-anchor="end" class="text-[11px]" fill="#5a6468"
+  <text x={WIDTH - 8} y="13" text-anchor="end" class="text-[11px]" fill="#5a6468"
     >Hz; dB below the strongest</text
   >
 </svg>

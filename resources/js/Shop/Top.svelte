@@ -103,7 +103,7 @@
       </a>
     {/if}
   </nav>
-  <div class="min-h-[calc(100vh-7.5rem)] border border-line bg-sheet print:border-0">
+  <div class="min-h-[calc(100vh-7.75rem)] border border-line bg-sheet print:border-0">
     {@render children()}
   </div>
 </div>

@@ -1289,6 +1289,8 @@ export interface components {
         /** @description What an instrument asks for on screen. */
         SheetView: {
             code: string;
+            /** @description the sheet this is another way to ask */
+            of: string | null;
             name: string;
             about: string;
             cautions: string[];
