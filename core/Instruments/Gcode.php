@@ -42,21 +42,21 @@ final readonly class Gcode implements Computation
         if ($reader->commands === 0) {
             throw InputError::at('file', $line === 0 ? 'The file is empty.' : "There is no command in these {$line} lines.");
         }
-        $extents = $reader->printed === [] ? $reader->moved : $reader->printed;
+        $extents = $reader->trace->printed === [] ? $reader->trace->moved : $reader->trace->printed;
 
         return [
             'lines' => $line,
             'extents' => self::named($extents),
-            'travel_extents' => self::named($reader->moved),
-            'filament_mm' => $reader->filament,
-            'layers' => $reader->layers(),
-            'temperatures' => $reader->temperatures,
+            'travel_extents' => self::named($reader->trace->moved),
+            'filament_mm' => $reader->trace->filament,
+            'layers' => $reader->trace->layers(),
+            'temperatures' => $reader->trace->temperatures,
             'estimated_s' => $reader->motion->seconds(),
             'axis_share' => $this->shares($extents, $bed),
-            'problems' => $reader->problems,
-            'problem_counts' => $reader->counts,
-            'verdict' => $reader->problems === [] ? 'ok' : 'out',
-            'because' => $reader->problems === [] ? 'Nothing is wrong with it.' : sprintf('Line %d: %s', $reader->problems[0]['line'], $reader->problems[0]['message']),
+            'problems' => $reader->problems->told,
+            'problem_counts' => $reader->problems->counts,
+            'verdict' => $reader->problems->told === [] ? 'ok' : 'out',
+            'because' => $reader->problems->told === [] ? 'Nothing is wrong with it.' : sprintf('Line %d: %s', $reader->problems->told[0]['line'], $reader->problems->told[0]['message']),
         ];
     }
 

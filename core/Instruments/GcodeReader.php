@@ -9,10 +9,6 @@ use OddBench\Input\InputError;
 /** Plays G-code of RepRap-style firmware line by line and keeps what it found; memory does not grow with the file. */
 final class GcodeReader
 {
-    private const MOST_PROBLEMS = 40;
-
-    private const MOST_LAYERS = 20_000;
-
     private const COLD_BELOW_C = 170.0;
 
     private const SLACK_MM = 0.01;
@@ -32,34 +28,13 @@ final class GcodeReader
 
     private ?float $nozzle = null;
 
-    public float $filament = 0.0;
-
-    /** Extruded beyond what was pulled back before. */
-    private float $furthest = 0.0;
-
-    private float $pushed = 0.0;
-
-    /** @var array<string, array{min: float, max: float}> of printing moves */
-    public array $printed = [];
-
-    /** @var array<string, array{min: float, max: float}> of all moves */
-    public array $moved = [];
-
-    /** @var array<int|string, float> height as text => height */
-    private array $layers = [];
-
-    /** @var array{hotend: list<float>, bed: list<float>} */
-    public array $temperatures = ['hotend' => [], 'bed' => []];
-
-    /** @var list<array{line: int, kind: string, message: string}> */
-    public array $problems = [];
-
-    /** @var array<string, int> kind => how often */
-    public array $counts = [];
-
     public int $commands = 0;
 
     public readonly Motion $motion;
+
+    public readonly GcodeTrace $trace;
+
+    public readonly GcodeProblems $problems;
 
     private readonly GcodeFraming $framing;
 
@@ -67,6 +42,8 @@ final class GcodeReader
     public function __construct(private readonly array $bed, float $acceleration, float $deviation)
     {
         $this->motion = new Motion($acceleration, $deviation);
+        $this->trace = new GcodeTrace;
+        $this->problems = new GcodeProblems;
         $this->framing = new GcodeFraming;
     }
 
@@ -78,7 +55,7 @@ final class GcodeReader
         }
         $code = $this->framing->bare($line);
         foreach ($this->framing->wrong() as [$kind, $message]) {
-            $this->problem($number, $kind, $message);
+            $this->problems->add($number, $kind, $message);
         }
         if ($code === '') {
             return;
@@ -103,12 +80,6 @@ final class GcodeReader
         };
     }
 
-    /** @return list<float> */
-    public function layers(): array
-    {
-        return array_values($this->layers);
-    }
-
     private function setRelative(bool $relative): void
     {
         $this->relative = $relative;
@@ -117,6 +88,18 @@ final class GcodeReader
 
     /** @param  list<string>  $words */
     private function straight(int $number, array $words): void
+    {
+        [$to, $de] = $this->target($number, $words);
+        $this->go($number, $to, $de);
+    }
+
+    /**
+     * Where a move ends and what it extrudes; its feed rate is kept.
+     *
+     * @param  list<string>  $words
+     * @return array{array{X: float, Y: float, Z: float, E: float}, float}
+     */
+    private function target(int $number, array $words): array
     {
         $to = $this->at;
         $e = null;
@@ -128,7 +111,7 @@ final class GcodeReader
             $value = substr($word, 1);
             if (! is_numeric($value)) {
                 if (strpbrk($letter, 'XYZEF') !== false) {
-                    $this->problem($number, 'unreadable', "“{$word}” is no number.");
+                    $this->problems->add($number, 'unreadable', "“{$word}” is no number.");
                 }
 
                 continue;
@@ -142,7 +125,8 @@ final class GcodeReader
                 $to[$letter] = $this->relative ? $this->at[$letter] + $value : $value;
             }
         }
-        $this->go($number, $to, $e === null ? 0.0 : ($this->relativeE ? $e : $e - $this->at['E']));
+
+        return [$to, $e === null ? 0.0 : ($this->relativeE ? $e : $e - $this->at['E'])];
     }
 
     /**
@@ -160,31 +144,22 @@ final class GcodeReader
         }
         if ($moves) {
             if (! $this->homed) {
-                $this->problem($number, 'no-home', 'It moves before it was homed.');
+                $this->problems->add($number, 'no-home', 'It moves before it was homed.');
             }
             $this->inside($number, $to);
-            $this->stretch($this->moved, $to);
-            if ($de > 0 && ($dx !== 0.0 || $dy !== 0.0)) {
-                $this->stretch($this->printed, $this->at);
-                $this->stretch($this->printed, $to);
-                $this->layer($to['Z']);
-            }
+            $this->trace->move($this->at, $to, $de > 0 && ($dx !== 0.0 || $dy !== 0.0));
         }
         $this->at = ['X' => $to['X'], 'Y' => $to['Y'], 'Z' => $to['Z'], 'E' => $this->at['E'] + $de];
     }
 
     private function extrude(int $number, float $de): void
     {
-        $this->pushed += $de;
-        if ($this->pushed > $this->furthest) {
-            $this->filament += $this->pushed - $this->furthest;
-            $this->furthest = $this->pushed;
-        }
+        $this->trace->extrude($de);
         if ($de > 0 && ($this->nozzle ?? 0.0) < self::COLD_BELOW_C) {
-            $this->problem($number, 'cold-extrusion', $this->nozzle === null ? 'It extrudes before a temperature was set.' : "It extrudes at {$this->nozzle} °C.");
+            $this->problems->add($number, 'cold-extrusion', $this->nozzle === null ? 'It extrudes before a temperature was set.' : "It extrudes at {$this->nozzle} °C.");
         }
         if ($de > 200) {
-            $this->problem($number, 'mixed-modes', sprintf('One move extrudes %d mm: absolute and relative extrusion seem to be mixed up.', $de));
+            $this->problems->add($number, 'mixed-modes', sprintf('One move extrudes %d mm: absolute and relative extrusion seem to be mixed up.', $de));
         }
     }
 
@@ -193,56 +168,22 @@ final class GcodeReader
     {
         foreach ($this->bed as $axis => $size) {
             if ($size !== null && ($to[$axis] < -self::SLACK_MM || $to[$axis] > $size + self::SLACK_MM)) {
-                $this->problem($number, 'outside', sprintf('%s goes to %s mm; the machine has 0 to %s.', $axis, Said::figure($to[$axis]), Said::figure($size)));
+                $this->problems->add($number, 'outside', sprintf('%s goes to %s mm; the machine has 0 to %s.', $axis, Said::figure($to[$axis]), Said::figure($size)));
             }
-        }
-    }
-
-    /**
-     * @param  array<string, array{min: float, max: float}>  $extents
-     * @param  array{X: float, Y: float, Z: float, E: float}  $point
-     */
-    private function stretch(array &$extents, array $point): void
-    {
-        foreach (['X', 'Y', 'Z'] as $axis) {
-            $extents[$axis] ??= ['min' => $point[$axis], 'max' => $point[$axis]];
-            if ($point[$axis] < $extents[$axis]['min']) {
-                $extents[$axis]['min'] = $point[$axis];
-            } elseif ($point[$axis] > $extents[$axis]['max']) {
-                $extents[$axis]['max'] = $point[$axis];
-            }
-        }
-    }
-
-    private function layer(float $z): void
-    {
-        $key = (string) round($z, 3);
-        if (! isset($this->layers[$key]) && count($this->layers) < self::MOST_LAYERS) {
-            $this->layers[$key] = round($z, 3);
         }
     }
 
     /** @param  list<string>  $words */
     private function arc(int $number, array $words, bool $clockwise): void
     {
-        $to = $this->at;
-        foreach (['X', 'Y', 'Z'] as $axis) {
-            $value = $this->word($words, $axis);
-            if ($value !== null) {
-                $to[$axis] = $this->relative ? $this->at[$axis] + $value * $this->unit : $value * $this->unit;
-            }
-        }
+        [$to, $de] = $this->target($number, $words);
         $scaled = fn (string $letter): ?float => ($value = $this->word($words, $letter)) === null ? null : $value * $this->unit;
-        $feed = $scaled('F');
-        $this->feed = $feed === null ? $this->feed : max(0.01, $feed / 60);
         $points = Arc::points($this->at, $to, $scaled('I'), $scaled('J'), $scaled('R'), $clockwise);
         if ($points === []) {
-            $this->problem($number, 'unreadable', 'This arc has no centre: give I and J, or a radius R that reaches.');
+            $this->problems->add($number, 'unreadable', 'This arc has no centre: give I and J, or a radius R that reaches.');
 
             return;
         }
-        $e = $scaled('E');
-        $de = $e === null ? 0.0 : ($this->relativeE ? $e : $e - $this->at['E']);
         foreach ($points as [$x, $y, $z]) {
             $this->go($number, ['X' => $x, 'Y' => $y, 'Z' => $z, 'E' => 0.0], $de / count($points));
         }
@@ -288,15 +229,13 @@ final class GcodeReader
         if ($what === 'hotend') {
             $this->nozzle = $value;
         }
-        if (! in_array($value, $this->temperatures[$what], true) && count($this->temperatures[$what]) < 200) {
-            $this->temperatures[$what][] = $value;
-        }
+        $this->trace->heat($what, $value);
     }
 
     private function other(int $number, string $word): void
     {
         if (preg_match('/^[GMTD]\d+(\.\d+)?$/', $word) !== 1 && preg_match('/^[A-Z_][A-Z0-9_.]*$/', $word) !== 1) {
-            $this->problem($number, 'unreadable', sprintf('“%s” is no command.', mb_strcut(mb_scrub($word), 0, 40)));
+            $this->problems->add($number, 'unreadable', sprintf('“%s” is no command.', mb_strcut(mb_scrub($word), 0, 40)));
         }
     }
 
@@ -310,13 +249,5 @@ final class GcodeReader
         }
 
         return null;
-    }
-
-    private function problem(int $line, string $kind, string $message): void
-    {
-        $this->counts[$kind] = ($this->counts[$kind] ?? 0) + 1;
-        if ($this->counts[$kind] <= 5 && count($this->problems) < self::MOST_PROBLEMS) {
-            $this->problems[] = ['line' => $line, 'kind' => $kind, 'message' => $message];
-        }
     }
 }
