@@ -97,7 +97,7 @@ final readonly class Wav
         $values = [];
         for ($i = 0, $n = strlen($data) - 2; $i < $n; $i += 3) {
             $v = ord($data[$i]) | ord($data[$i + 1]) << 8 | ord($data[$i + 2]) << 16;
-            $values[] = ($v >= 0x800000 ? $v - 0x1000000 : $v) / 0x800000;
+            $values[] = (float) ($v >= 0x800000 ? $v - 0x1000000 : $v) / 0x800000;
         }
 
         return $values;

@@ -1,20 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { enterAs, fitsAcross, hasNoBarriers, station } from './shop';
-
-/** Books a new machine of a family in and walks it to Find; the machine is nobody's else, so tests do not meet. */
-async function atFind(page: Page, family: string, complaint: string): Promise<void> {
-  await page.goto('/book-in');
-  await page.getByRole('radio', { name: 'New here' }).click();
-  await page.getByRole('radio', { name: family, exact: true }).click();
-  await page.getByRole('radio', { name: /own farm/ }).click();
-  await page.getByRole('textbox', { name: /Complaint/ }).fill(complaint);
-  await page.getByRole('radio', { name: 'Nobody knows' }).click();
-  await page.getByRole('button', { name: 'Book in', exact: true }).click();
-  await page.getByRole('link', { name: 'On to the job' }).click();
-  await page.getByRole('button', { name: 'No to all of them' }).click();
-  await page.getByRole('button', { name: 'On to Find' }).click();
-  await station(page, 'Find');
-}
+import { atFind, enterAs, fitsAcross, hasNoBarriers, station } from './shop';
 
 const ranking = (page: Page) => page.locator('section[aria-labelledby=what-it-could-be] li');
 const card = (page: Page) => page.locator('section[aria-labelledby=do-next]');

@@ -3,7 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
-import { enterAs, fitsAcross, hasNoBarriers, station } from './shop';
+import { atFind, enterAs, fitsAcross, hasNoBarriers } from './shop';
 
 const folder = mkdtempSync(join(tmpdir(), 'instruments-'));
 
@@ -64,17 +64,7 @@ test('a thermal log and a G-code file are dropped on the screen', async ({ page 
 
 test('a belt plucked in a job changes the ranking', async ({ page }) => {
   await enterAs(page, 'Imre Vasalo');
-  await page.goto('/book-in');
-  await page.getByRole('radio', { name: 'New here' }).click();
-  await page.getByRole('radio', { name: 'Tern 220', exact: true }).click();
-  await page.getByRole('radio', { name: /own farm/ }).click();
-  await page.getByRole('textbox', { name: /Complaint/ }).fill('layers walk sideways');
-  await page.getByRole('radio', { name: 'Nobody knows' }).click();
-  await page.getByRole('button', { name: 'Book in', exact: true }).click();
-  await page.getByRole('link', { name: 'On to the job' }).click();
-  await page.getByRole('button', { name: 'No to all of them' }).click();
-  await page.getByRole('button', { name: 'On to Find' }).click();
-  await station(page, 'Find');
+  await atFind(page, 'Tern 220', 'layers walk sideways');
   const adder = page.getByRole('combobox', { name: /What it does/ });
   await adder.fill('layers step');
   await page.getByRole('option', { name: /layers step sideways/ }).click();

@@ -51,20 +51,15 @@
           maxlength="40"
           bind:value={row.setting}
         />
-        <input
-          class="field px-2 text-right font-mono"
-          aria-label="Low value of setting {i + 1}"
-          placeholder="low"
-          maxlength="20"
-          bind:value={row.low}
-        />
-        <input
-          class="field px-2 text-right font-mono"
-          aria-label="High value of setting {i + 1}"
-          placeholder="high"
-          maxlength="20"
-          bind:value={row.high}
-        />
+        {#each ['low', 'high'] as const as end (end)}
+          <input
+            class="field px-2 text-right font-mono"
+            aria-label="{end === 'low' ? 'Low' : 'High'} value of setting {i + 1}"
+            placeholder={end}
+            maxlength="20"
+            bind:value={row[end]}
+          />
+        {/each}
       </div>
     {/each}
   </div>
