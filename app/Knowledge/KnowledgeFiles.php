@@ -89,8 +89,10 @@ final readonly class KnowledgeFiles
 
     private function override(mixed $base, mixed $own): mixed
     {
-        if (is_array($base) && is_array($own) && isset($base['faults'], $own['faults'])) {
-            return ['faults' => $this->override($base['faults'], $own['faults'])] + $own + $base;
+        foreach (['faults', 'guides'] as $list) {
+            if (is_array($base) && is_array($own) && isset($base[$list], $own[$list])) {
+                return [$list => $this->override($base[$list], $own[$list])] + $own + $base;
+            }
         }
         if (! is_array($base) || ! is_array($own) || ! array_is_list($base) || ! array_is_list($own)) {
             return is_array($base) && is_array($own) ? array_replace($base, $own) : $own;

@@ -26,6 +26,8 @@ use OddBench\Instruments\Thermistor;
 use OddBench\Instruments\Wire;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Proof\ProofPlan;
+use OddBench\Repair\Teardown;
+use OddBench\Stock\KitCheck;
 
 /** Every computation by its name. */
 final readonly class Catalogue
@@ -38,7 +40,7 @@ final readonly class Catalogue
     public static function of(Knowledge $knowledge): self
     {
         $computations = [];
-        foreach ([new Diagnose($knowledge), new ProofPlan($knowledge), new Trials, ...self::instruments()] as $computation) {
+        foreach ([new Diagnose($knowledge), new ProofPlan($knowledge), new Trials, new Teardown, new KitCheck, ...self::instruments()] as $computation) {
             $computations[$computation->name()] = $computation;
         }
         ksort($computations);

@@ -15,12 +15,6 @@ use OddBench\Input\InputError;
  */
 final readonly class Fastener implements Computation
 {
-    /** Nominal diameter => coarse pitch in mm (ISO 261), key of a cylinder head (ISO 4762). */
-    private const SIZES = [
-        '1.6' => [0.35, 1.5], '2' => [0.4, 1.5], '2.5' => [0.45, 2.0], '3' => [0.5, 2.5], '4' => [0.7, 3.0],
-        '5' => [0.8, 4.0], '6' => [1.0, 5.0], '8' => [1.25, 6.0], '10' => [1.5, 8.0], '12' => [1.75, 10.0],
-    ];
-
     /** Lengths made (ISO 4762, table). */
     private const LENGTHS = [3, 4, 5, 6, 8, 10, 12, 16, 20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 70, 80, 90, 100];
 
@@ -45,10 +39,10 @@ final readonly class Fastener implements Computation
         $room = $fields->numberOrNull('room_mm', 0, 200, 'mm');
         $fields->done();
         $length = $this->made($measured);
-        [$pitch, $key] = self::SIZES[(string) $diameter];
+        [$pitch, $key] = Screw::SIZES[(string) $diameter];
 
         return [
-            'designation' => sprintf('M%s×%s', self::plain($diameter), self::plain($length)),
+            'designation' => Screw::sized($diameter, $length)->designation(),
             'standard' => $head === null ? null : self::HEADS[$head],
             'nominal_mm' => $diameter,
             'length_mm' => $length,
@@ -64,7 +58,7 @@ final readonly class Fastener implements Computation
     private function judge(float $diameter, float $length, ?array $replaces, ?string $into, ?float $engagement, ?float $room): array
     {
         if ($replaces !== null && $replaces[0] !== $diameter) {
-            return ['safe' => false, 'further_mm' => null, 'verdict' => 'out', 'because' => sprintf('An M%s does not go where an M%s was.', self::plain($diameter), self::plain($replaces[0]))];
+            return ['safe' => false, 'further_mm' => null, 'verdict' => 'out', 'because' => sprintf('An M%s does not go where an M%s was.', Screw::plain($diameter), Screw::plain($replaces[0]))];
         }
         $further = $replaces === null ? null : $length - $replaces[1];
         $against = [];
@@ -72,18 +66,18 @@ final readonly class Fastener implements Computation
             $holds = $engagement + min(0.0, $further ?? 0.0);
             $needs = self::ENGAGEMENT[$into ?? 'metal'] * $diameter;
             if ($holds < $needs) {
-                $against[] = sprintf('%s mm of thread would hold; in %s it takes %s mm', self::plain($holds), $into ?? 'metal', self::plain($needs));
+                $against[] = sprintf('%s mm of thread would hold; in %s it takes %s mm', Screw::plain($holds), $into ?? 'metal', Screw::plain($needs));
             }
         } elseif ($further !== null && $further < 0) {
-            $against[] = sprintf('it is %s mm shorter, and it is not said how much thread would still hold', self::plain(-$further));
+            $against[] = sprintf('it is %s mm shorter, and it is not said how much thread would still hold', Screw::plain(-$further));
         }
         if ($further !== null && $further > ($room ?? 0.0)) {
-            $against[] = sprintf('it goes %s mm further, and there is room for %s mm', self::plain($further), self::plain($room ?? 0.0));
+            $against[] = sprintf('it goes %s mm further, and there is room for %s mm', Screw::plain($further), Screw::plain($room ?? 0.0));
         }
         if ($further === null && $engagement === null) {
             return ['safe' => null];
         }
-        $because = $against === [] ? ($further === null || $further === 0.0 ? 'it holds and fits' : ($further > 0 ? sprintf('it goes %s mm further, and there is room', self::plain($further)) : sprintf('it is %s mm shorter and still holds', self::plain(-$further)))) : implode('; ', $against);
+        $because = $against === [] ? ($further === null || $further === 0.0 ? 'it holds and fits' : ($further > 0 ? sprintf('it goes %s mm further, and there is room', Screw::plain($further)) : sprintf('it is %s mm shorter and still holds', Screw::plain(-$further)))) : implode('; ', $against);
 
         return ['safe' => $against === [], 'further_mm' => $further, 'verdict' => $against === [] ? 'ok' : 'out', 'because' => ucfirst($because).'.'];
     }
@@ -91,13 +85,13 @@ final readonly class Fastener implements Computation
     /** A thread measures a little under its nominal diameter. */
     private function nominal(float $measured): float
     {
-        foreach (array_keys(self::SIZES) as $size) {
+        foreach (array_keys(Screw::SIZES) as $size) {
             $nominal = (float) $size;
             if ($measured <= $nominal * 1.02 && $measured >= $nominal * 0.9) {
                 return $nominal;
             }
         }
-        throw InputError::at('diameter_mm', sprintf('No metric screw measures %s mm across its thread. Measure over the crests.', self::plain($measured)));
+        throw InputError::at('diameter_mm', sprintf('No metric screw measures %s mm across its thread. Measure over the crests.', Screw::plain($measured)));
     }
 
     private function made(float $measured): float
@@ -109,7 +103,7 @@ final readonly class Fastener implements Computation
             }
         }
         if (abs($nearest - $measured) > max(0.6, 0.04 * $nearest)) {
-            throw InputError::at('length_mm', sprintf('No such screw is made %s mm long; the nearest is %s mm. Measure without the head, a countersunk one with it.', self::plain($measured), self::plain($nearest)));
+            throw InputError::at('length_mm', sprintf('No such screw is made %s mm long; the nearest is %s mm. Measure without the head, a countersunk one with it.', Screw::plain($measured), Screw::plain($nearest)));
         }
 
         return $nearest;
@@ -118,15 +112,8 @@ final readonly class Fastener implements Computation
     /** @return array{float, float} */
     private function designated(string $text): array
     {
-        if (preg_match('/^M(\d+(?:\.\d+)?)\s*[×xX]\s*(\d+(?:\.\d+)?)$/u', trim($text), $found) !== 1 || ! isset(self::SIZES[$found[1]])) {
-            throw InputError::at('replaces', "“{$text}” is no designation; write it as M3×12.");
-        }
+        $screw = Screw::read($text) ?? throw InputError::at('replaces', "“{$text}” is no designation; write it as M3×12.");
 
-        return [(float) $found[1], (float) $found[2]];
-    }
-
-    private static function plain(float $number): string
-    {
-        return (string) round($number, 2);
+        return [$screw->diameterMm, $screw->lengthMm];
     }
 }

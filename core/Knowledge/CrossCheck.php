@@ -25,6 +25,8 @@ final class CrossCheck
         $check->instruments();
         $check->proofs();
         $check->families();
+        $check->guides();
+        $check->service();
         if ($check->mistakes === []) {
             $check->told();
         }
@@ -138,12 +140,50 @@ final class CrossCheck
             foreach ($family->positions as $position) {
                 $this->exist("families/{$family->code}.yaml", $position->code, 'subsystem', [$position->subsystem], $this->knowledge->subsystems);
                 $this->exist("families/{$family->code}.yaml", $position->code, 'part', [$position->partClass], $this->knowledge->partClasses);
+                $this->exist("families/{$family->code}.yaml", $position->code, 'part (wear.yaml says where it sits)', [$position->partClass], $this->knowledge->wear);
             }
             if (isset($letters[$family->letters])) {
                 $this->wrong("families/{$family->code}.yaml", $family->code, 'letters', "are taken by {$letters[$family->letters]}");
             }
             $letters[$family->letters] = $family->code;
         }
+    }
+
+    private function guides(): void
+    {
+        foreach ($this->knowledge->guides as $guide) {
+            $this->exist('guides', $guide->code, 'mends', $guide->mends, $this->knowledge->faults);
+            $this->exist('guides', $guide->code, 'touches', $guide->touches, $this->knowledge->subsystems);
+            $this->exist('guides', $guide->code, 'kit.part', array_map(static fn (KitPart $p): string => $p->class, $guide->kit), $this->knowledge->partClasses);
+            foreach ($guide->steps as $i => $step) {
+                $number = $i + 1;
+                $this->exist('guides', $guide->code, "steps.{$number}.hazards", $step->hazards, $this->knowledge->hazards);
+                $this->exist('guides', $guide->code, "steps.{$number}.instrument", array_filter([$step->instrument]), $this->knowledge->instruments);
+            }
+            if ($this->familiesWith($guide->needs) === []) {
+                $this->wrong('guides', $guide->code, 'needs', 'no family has these traits');
+            }
+        }
+    }
+
+    private function service(): void
+    {
+        foreach ($this->knowledge->service as $item) {
+            $this->exist('service.yaml', $item->code, 'guide', array_filter([$item->guide]), $this->knowledge->guides);
+        }
+        foreach ($this->knowledge->wear as $wear) {
+            $this->exist('wear.yaml', $wear->partClass, 'code', [$wear->partClass], $this->knowledge->partClasses);
+            $this->exist('wear.yaml', $wear->partClass, 'place', [$wear->place], $this->knowledge->places);
+        }
+    }
+
+    /**
+     * @param  array<string, list<string>>  $needs
+     * @return list<string>
+     */
+    private function familiesWith(array $needs): array
+    {
+        return array_keys(array_filter($this->knowledge->families, static fn (Family $f): bool => Traits::of($f->traits)->allow($needs)));
     }
 
     /**

@@ -11,6 +11,8 @@ final readonly class Family
      * @param  string  $letters  the two letters its tags begin with
      * @param  array<string, string>  $traits  trait => value
      * @param  array<string, Position>  $positions  by code
+     * @param  list<string>  $fasteners  sizes it usually has, e.g. “M3×12”
+     * @param  list<string>  $sockets  names printed beside the sockets of its board
      * @param  array<string, string>  $starts  instrument input => what its sheet starts with
      */
     public function __construct(
@@ -20,6 +22,8 @@ final readonly class Family
         public array $traits,
         public array $positions,
         public array $starts = [],
+        public array $fasteners = [],
+        public array $sockets = [],
     ) {
     }
 }

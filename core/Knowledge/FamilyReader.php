@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddBench\Knowledge;
 
+use OddBench\Repair\FastenerSize;
+
 /** Makes a machine family of its knowledge file. */
 final class FamilyReader
 {
@@ -18,7 +20,7 @@ final class FamilyReader
             }
         }
 
-        return new Family($entry->text('code'), $entry->text('name'), $entry->text('letters'), $traits, self::positions($entry), self::starts($entry));
+        return new Family($entry->text('code'), $entry->text('name'), $entry->text('letters'), $traits, self::positions($entry), self::starts($entry), self::fasteners($entry), $entry->codes('sockets'));
     }
 
     /** @return array<string, string> */
@@ -40,9 +42,25 @@ final class FamilyReader
             if (isset($positions[$code])) {
                 $of->wrong('code', 'stands twice');
             }
-            $positions[$code] = new Position($of->text('code'), $of->text('name'), $of->text('subsystem'), $of->text('part'));
+            $positions[$code] = new Position($of->text('code'), $of->text('name'), $of->text('subsystem'), $of->text('part'), (int) $of->number('faces', 1, 4, 1), $of->numberOrNull('life_hours'));
         }
 
         return $positions;
+    }
+
+    /** @return list<string> one spelling of each size */
+    private static function fasteners(Entry $entry): array
+    {
+        $sizes = [];
+        foreach ($entry->codes('fasteners') as $i => $text) {
+            $size = FastenerSize::read($text);
+            if ($size === null) {
+                $entry->wrong("fasteners.{$i}", "“{$text}” cannot be read as a size");
+            } else {
+                $sizes[] = $size->name;
+            }
+        }
+
+        return $sizes;
     }
 }

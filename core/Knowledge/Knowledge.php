@@ -22,6 +22,9 @@ final readonly class Knowledge
      * @param  array<string, Place>  $places
      * @param  array<string, InstrumentSheet>  $instruments
      * @param  array<string, string>  $settings  what trial prints vary: code => name and unit
+     * @param  array<string, Guide>  $guides
+     * @param  array<string, Wear>  $wear  by class of part
+     * @param  array<string, ServiceItem>  $service
      */
     public function __construct(
         public array $findings,
@@ -37,6 +40,9 @@ final readonly class Knowledge
         public array $places = [],
         public array $settings = [],
         public array $instruments = [],
+        public array $guides = [],
+        public array $wear = [],
+        public array $service = [],
     ) {
     }
 
@@ -84,5 +90,17 @@ final readonly class Knowledge
     public function proof(string $code, string $field = 'proof'): Proof
     {
         return $this->proofs[$code] ?? throw InputError::unknown($field, 'proof', $code, array_keys($this->proofs));
+    }
+
+    /** @throws InputError */
+    public function guide(string $code, string $field = 'guide'): Guide
+    {
+        return $this->guides[$code] ?? throw InputError::unknown($field, 'guide', $code, array_keys($this->guides));
+    }
+
+    /** Print hours a position usually lasts; nothing where hours do not wear it. */
+    public function lifeHours(Position $position): ?float
+    {
+        return $position->lifeHours ?? ($this->wear[$position->partClass] ?? null)?->lifeHours;
     }
 }

@@ -24,7 +24,7 @@ final class KnowledgeReader
         $reader = new self;
         $knowledge = new Knowledge(
             findings: $reader->each($files, 'findings.yaml', $reader->finding(...)),
-            faults: $reader->faults($files),
+            faults: $reader->byArea($files, 'faults', static fn (Entry $entry, string $area): Fault => FaultReader::read($entry, $area)),
             checks: $reader->each($files, 'checks.yaml', CheckReader::read(...)),
             proofs: $reader->proofs($files),
             families: $reader->families($files),
@@ -36,6 +36,9 @@ final class KnowledgeReader
             places: $reader->each($files, 'places.yaml', static fn (Entry $e): Place => new Place($e->text('code'), $e->text('name'), $e->needs(), $e->codes('findings'))),
             settings: $reader->names($files, 'settings.yaml'),
             instruments: $reader->each($files, 'instruments.yaml', InstrumentSheetReader::read(...)),
+            guides: $reader->byArea($files, 'guides', static fn (Entry $entry, string $area): Guide => GuideReader::read($entry, $area)),
+            wear: $reader->each($files, 'wear.yaml', static fn (Entry $e): Wear => new Wear($e->text('code'), $e->text('place'), $e->numberOrNull('life_hours'))),
+            service: $reader->each($files, 'service.yaml', $reader->serviceItem(...)),
         );
         $mistakes = [...$reader->mistakes, ...CrossCheck::of($knowledge)];
         if ($mistakes !== []) {
@@ -104,27 +107,43 @@ final class KnowledgeReader
     }
 
     /**
+     * Files of a folder, each holding an area and its entries.
+     *
+     * @template T of object
+     *
      * @param  array<string, mixed>  $files
-     * @return array<string, Fault>
+     * @param  callable(Entry, string): T  $make
+     * @return array<string, T> by code
      */
-    private function faults(array $files): array
+    private function byArea(array $files, string $folder, callable $make): array
     {
-        $faults = [];
+        $made = [];
         foreach ($files as $file => $content) {
-            if (! str_starts_with($file, 'faults/')) {
+            if (! str_starts_with($file, "{$folder}/")) {
                 continue;
             }
             $page = Entry::of($file, '-', $content);
             $area = $page->text('area');
-            $found = $this->entries($file, $page->items('faults'), static fn (Entry $entry): Fault => FaultReader::read($entry, $area));
-            foreach (array_keys(array_intersect_key($found, $faults)) as $code) {
+            $found = $this->entries($file, $page->items($folder), static fn (Entry $entry) => $make($entry, $area));
+            foreach (array_keys(array_intersect_key($found, $made)) as $code) {
                 $page->wrong($code, 'stands in another file as well');
             }
             array_push($this->mistakes, ...$page->mistakes());
-            $faults += $found;
+            $made += $found;
         }
 
-        return $faults;
+        return $made;
+    }
+
+    private function serviceItem(Entry $entry): ServiceItem
+    {
+        $hours = $entry->numberOrNull('every_hours');
+        $months = $entry->numberOrNull('every_months');
+        if (($hours ?? 0) <= 0 && ($months ?? 0) <= 0) {
+            $entry->wrong('every_hours', 'or every_months must say when it comes round');
+        }
+
+        return new ServiceItem($entry->text('code'), $entry->text('name'), $entry->needs(), $entry->textOrNull('guide'), $hours, $months, $entry->number('minutes', 1, 240));
     }
 
     /**
