@@ -10,11 +10,16 @@ use App\Instruments\InstrumentController;
 use App\Intake\JobController;
 use App\Intake\PhotographController;
 use App\Knowledge\KnowledgeController;
+use App\Machines\CareController;
 use App\Machines\MachineController;
+use App\Machines\PaperController;
 use App\Plan\BenchController;
 use App\Proof\ProofController;
 use App\Release\ReleaseController;
+use App\Repair\GuideController;
 use App\Repair\RepairController;
+use App\Repair\TimerController;
+use App\Repair\TrayController;
 use App\Safety\SafetyController;
 use App\Shop\ScanController;
 use App\Shop\SessionController;
@@ -32,6 +37,17 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
 
     Route::get('machines', [MachineController::class, 'index']);
     Route::get('machines/{tag}', [MachineController::class, 'show']);
+    Route::put('machines/{tag}/warranty', [CareController::class, 'warranty']);
+    Route::post('machines/{tag}/service-jobs', [CareController::class, 'openService']);
+
+    Route::get('families/{family}/papers', [PaperController::class, 'index']);
+    Route::post('families/{family}/papers', [PaperController::class, 'store']);
+    Route::delete('papers/{paper}', [PaperController::class, 'withdraw'])->whereNumber('paper');
+    Route::post('papers/{paper}/marks', [PaperController::class, 'mark'])->whereNumber('paper');
+    Route::delete('papers/{paper}/marks/{mark}', [PaperController::class, 'unmark'])->whereNumber(['paper', 'mark']);
+
+    Route::get('guides', [GuideController::class, 'index']);
+    Route::get('guides/{code}', [GuideController::class, 'show']);
 
     Route::get('parts', [ShelfController::class, 'index']);
     Route::post('parts', [ShelfController::class, 'store']);
@@ -49,7 +65,7 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
     Route::post('look-lists/{list}/end', [LookListController::class, 'close'])->whereNumber('list');
 
     Route::post('jobs', [JobController::class, 'store']);
-    Route::prefix('jobs/{job}')->whereNumber(['job', 'finding', 'movement', 'trial'])->group(function (): void {
+    Route::prefix('jobs/{job}')->whereNumber(['job', 'finding', 'movement', 'trial', 'step', 'run', 'timer'])->group(function (): void {
         Route::get('', [JobController::class, 'show']);
         Route::patch('', [JobController::class, 'update']);
         Route::post('station', [JobController::class, 'move']);
@@ -83,6 +99,28 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
         Route::post('mends', [RepairController::class, 'note']);
         Route::post('parts', [RepairController::class, 'usePart']);
         Route::delete('parts/{movement}', [RepairController::class, 'putBack']);
+        Route::post('positions/{position}/turn', [CareController::class, 'turn']);
+        Route::post('positions/{position}/removal', [CareController::class, 'remove']);
+        Route::post('warranty', [CareController::class, 'choose']);
+        Route::post('service', [CareController::class, 'serviceDone']);
+
+        Route::get('fix', [TrayController::class, 'show']);
+        Route::post('teardown-steps', [TrayController::class, 'take']);
+        Route::delete('teardown-steps/{step}', [TrayController::class, 'withdraw']);
+        Route::post('teardown-steps/{step}/missing', [TrayController::class, 'missing']);
+        Route::post('teardown-steps/{step}/back', [TrayController::class, 'putBack']);
+        Route::delete('teardown-steps/{step}/back', [TrayController::class, 'undo']);
+        Route::post('differences/explanation', [TrayController::class, 'explain']);
+
+        Route::post('guide-runs', [GuideController::class, 'start']);
+        Route::post('guide-runs/{run}/steps/{step}', [GuideController::class, 'tick']);
+        Route::delete('guide-runs/{run}/steps/{step}', [GuideController::class, 'untick']);
+        Route::post('guide-runs/{run}/end', [GuideController::class, 'end']);
+        Route::post('guide-runs/{run}/kit', [GuideController::class, 'reserve']);
+        Route::delete('promised-parts', [GuideController::class, 'release']);
+        Route::post('timers', [TimerController::class, 'start']);
+        Route::post('guide-runs/{run}/steps/{step}/timer', [TimerController::class, 'startStep']);
+        Route::delete('timers/{timer}', [TimerController::class, 'stop']);
 
         Route::post('proofs', [ProofController::class, 'record']);
         Route::post('release', [ReleaseController::class, 'send']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Diagnosis\TrialController;
 use App\Intake\PhotographController;
+use App\Machines\PaperController;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 
@@ -15,6 +16,7 @@ Route::get('/health', function (): array {
 
 // Files: pictures and tables to keep elsewhere.
 Route::middleware('auth')->prefix('files')->group(function (): void {
+    Route::get('papers/{paper}', [PaperController::class, 'file'])->whereNumber('paper');
     Route::get('photographs/{photograph}.jpg', [PhotographController::class, 'show'])->whereNumber('photograph');
     Route::get('jobs/{job}/trials.csv', [TrialController::class, 'csv'])->whereNumber('job');
 });

@@ -9,7 +9,7 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
-/** A write’s body is JSON and not larger than a form can be, or a picture or a recording where those are taken. */
+/** A write’s body is JSON and not larger than a form can be, or a picture, a paper or a recording where those are taken. */
 final class LimitBody
 {
     private const MOST = 262_144;
@@ -31,7 +31,7 @@ final class LimitBody
 
             return $next($request);
         }
-        if ($request->is('api/v1/instruments/*', 'api/v1/jobs/*/instruments/*') && ! $request->isJson()) {
+        if ($request->is('api/v1/instruments/*', 'api/v1/jobs/*/instruments/*', 'api/v1/families/*/papers') && ! $request->isJson()) {
             if ((int) $request->headers->get('Content-Length') > self::MOST_OF_A_FILE) {
                 throw new HttpException(413);
             }

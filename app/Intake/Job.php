@@ -7,9 +7,14 @@ namespace App\Intake;
 use App\Diagnosis\Confirmed;
 use App\Diagnosis\JobFinding;
 use App\Machines\Machine;
+use App\Machines\RailTurn;
 use App\Proof\ProofResult;
 use App\Release\Release;
+use App\Repair\Explained;
+use App\Repair\GuideRun;
 use App\Repair\Mend;
+use App\Repair\TakenOff;
+use App\Repair\Timer;
 use App\Safety\SafetyAnswer;
 use App\Stock\Movement;
 use Illuminate\Database\Eloquent\Model;
@@ -41,6 +46,8 @@ use OddBench\Intake\Station;
  * @property string|null $next_step
  * @property int|null $next_minutes
  * @property int $version
+ * @property 'claim'|'mend'|null $warranty_choice
+ * @property list<string>|null $service_items
  * @property Carbon $opened_at
  * @property Carbon|null $finished_at
  * @property-read Machine $machine
@@ -53,6 +60,11 @@ use OddBench\Intake\Station;
  * @property-read \Illuminate\Database\Eloquent\Collection<int, ProofResult> $proofResults
  * @property-read \Illuminate\Database\Eloquent\Collection<int, SafetyAnswer> $safetyAnswers
  * @property-read \Illuminate\Database\Eloquent\Collection<int, Movement> $movements
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, TakenOff> $takenOff
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, Explained> $explained
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, RailTurn> $railTurns
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, GuideRun> $guideRuns
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, Timer> $timers
  */
 final class Job extends Model
 {
@@ -64,6 +76,7 @@ final class Job extends Model
         'kind' => JobKind::class,
         'station' => Station::class,
         'station_since' => 'datetime',
+        'service_items' => 'array',
         'promised_for' => 'date',
         'waits_until' => 'datetime',
         'opened_at' => 'datetime',
@@ -116,6 +129,44 @@ final class Job extends Model
     public function movements(): HasMany
     {
         return $this->hasMany(Movement::class)->orderBy('id');
+    }
+
+    /**
+     * What is on its tray, in the order it came off.
+     *
+     * @return HasMany<TakenOff, $this>
+     */
+    public function takenOff(): HasMany
+    {
+        return $this->hasMany(TakenOff::class)->whereNull('withdrawn_at')->orderBy('number');
+    }
+
+    /** @return HasMany<Explained, $this> */
+    public function explained(): HasMany
+    {
+        return $this->hasMany(Explained::class);
+    }
+
+    /** @return HasMany<RailTurn, $this> */
+    public function railTurns(): HasMany
+    {
+        return $this->hasMany(RailTurn::class);
+    }
+
+    /** @return HasMany<GuideRun, $this> */
+    public function guideRuns(): HasMany
+    {
+        return $this->hasMany(GuideRun::class)->orderBy('id');
+    }
+
+    /**
+     * Those nobody stopped.
+     *
+     * @return HasMany<Timer, $this>
+     */
+    public function timers(): HasMany
+    {
+        return $this->hasMany(Timer::class)->whereNull('stopped_at')->orderBy('rings_at');
     }
 
     /** @return HasMany<WorkSpell, $this> */

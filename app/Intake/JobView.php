@@ -11,6 +11,7 @@ use App\Fleet\LookListLine;
 use App\Machines\FittingView;
 use App\Machines\MachineSummary;
 use App\Machines\PastJobView;
+use App\Machines\WarrantyView;
 use App\Proof\ProofView;
 use App\Release\WayOutView;
 use App\Repair\MendView;
@@ -67,6 +68,7 @@ final readonly class JobView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: FittingView::class))] public array $positions,
         #[OA\Property(type: 'array', items: new OA\Items(ref: PastJobView::class))] public array $pastJobs,
         #[OA\Property(type: 'array', items: new OA\Items(ref: LookListLine::class))] public array $lookLists,
+        #[OA\Property] public ?WarrantyView $warranty,
     ) {
     }
 

@@ -14,6 +14,7 @@ use App\Fleet\SistersQuery;
 use App\Machines\MachineSummary;
 use App\Machines\PassportQuery;
 use App\Machines\PastJobView;
+use App\Machines\WarrantyView;
 use App\Proof\ShowProofs;
 use App\Release\GateQuery;
 use App\Release\WayOutView;
@@ -46,7 +47,7 @@ final readonly class ShowJob
         $job = Job::query()->with([
             'machine.owner', 'machine.redTag.putOnBy', 'machine.redTag.offAskedBy', 'machine.redTag.supervisedTest.signedBy', 'machine.openJob',
             'findings.person', 'confirmed', 'diagnoses.person', 'mends.person', 'proofResults.person', 'safetyAnswers',
-            'movements.part', 'movements.person', 'movements.undoneBy', 'movements.job.machine', 'spell.person', 'release',
+            'takenOff.back', 'explained', 'railTurns', 'movements.part', 'movements.person', 'movements.undoneBy', 'movements.job.machine', 'spell.person', 'release',
         ])->findOrFail($id);
         $mended = $job->mends->pluck('fault')->filter()->all();
         $machine = $job->machine;
@@ -83,6 +84,7 @@ final readonly class ShowJob
             positions: $this->passport->positions($machine),
             pastJobs: array_values(array_filter($this->passport->jobs($machine), static fn (PastJobView $p): bool => $p->id !== $job->id)),
             lookLists: $this->lookLists->ofMachine($machine),
+            warranty: WarrantyView::of($machine, $job->warranty_choice),
         );
     }
 

@@ -7,19 +7,20 @@ namespace App\Intake;
 use App\Diagnosis\Confirmed;
 use App\Proof\OwedQuery;
 use App\Repair\Mend;
+use App\Repair\TrayQuery;
 use App\Safety\SafetyState;
 use OddBench\Intake\Walk;
 
 /** Reads what the rules of the stations need to know of a job. */
 final readonly class WalkQuery
 {
-    public function __construct(private OwedQuery $owed, private SafetyState $safety)
+    public function __construct(private OwedQuery $owed, private SafetyState $safety, private TrayQuery $tray)
     {
     }
 
     public function of(Job $job): Walk
     {
-        $job->loadMissing(['confirmed', 'mends', 'proofResults', 'safetyAnswers', 'machine.redTag', 'movements']);
+        $job->loadMissing(['confirmed', 'mends', 'proofResults', 'safetyAnswers', 'machine.redTag', 'movements', 'takenOff.back', 'explained', 'railTurns']);
 
         return new Walk(
             safetyAnswered: $this->safety->unanswered($job) === [],
@@ -28,6 +29,7 @@ final readonly class WalkQuery
             passedFind: $job->find_passed_because !== null,
             workNoted: $this->unmended($job) === [],
             missingProofs: $this->owed->missingNames($job),
+            notAccounted: $this->tray->open($job),
         );
     }
 

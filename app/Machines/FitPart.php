@@ -16,13 +16,13 @@ final readonly class FitPart
     }
 
     /** @throws InputError when the family has no such position */
-    public function fit(Machine $machine, string $position, Movement $movement): void
+    public function fit(Machine $machine, string $position, Movement $movement, FitNote $note): void
     {
         $positions = $this->knowledge->family($machine->family)->positions;
         if (! isset($positions[$position])) {
             throw InputError::unknown('position', 'position', $position, array_keys($positions));
         }
-        $this->end($machine, $position);
+        $this->end($machine, $position, $note, $movement);
         Fitting::query()->create([
             'machine_id' => $machine->id,
             'position' => $position,
@@ -30,6 +30,10 @@ final readonly class FitPart
             'movement_id' => $movement->id,
             'fitted_at' => $movement->at,
             'fitted_hours' => $machine->hours,
+            'job_id' => $movement->job_id,
+            'reason' => $note->reason,
+            'upgrade' => $note->upgrade,
+            'person_id' => $movement->person_id,
         ]);
     }
 
@@ -42,14 +46,14 @@ final readonly class FitPart
         }
         $before = Fitting::query()->where(['machine_id' => $machine->id, 'position' => $fitting->position, 'removed_at' => $fitting->fitted_at])->latest('id')->first();
         $fitting->delete();
-        $before?->update(['removed_at' => null, 'removed_hours' => null]);
+        $before?->update(['removed_at' => null, 'removed_hours' => null, 'removed_by' => null, 'became' => null, 'grade' => null]);
     }
 
-    private function end(Machine $machine, string $position): void
+    private function end(Machine $machine, string $position, FitNote $note, Movement $movement): void
     {
         Fitting::query()
             ->where(['machine_id' => $machine->id, 'position' => $position])
             ->whereNull('removed_at')
-            ->update(['removed_at' => now(), 'removed_hours' => $machine->hours]);
+            ->update(['removed_at' => now(), 'removed_hours' => $machine->hours, 'removed_by' => $movement->person_id, 'became' => $note->oldBecame, 'grade' => $note->oldGrade]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
+use App\Shop\Person;
 use App\Stock\Part;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -21,7 +22,13 @@ use Illuminate\Support\Carbon;
  * @property string|null $fitted_hours
  * @property Carbon|null $removed_at
  * @property string|null $removed_hours
+ * @property int|null $job_id
+ * @property string|null $reason
+ * @property bool $upgrade
+ * @property 'scrap'|'spare'|'seller'|'lost'|null $became
+ * @property 'tested'|'untested'|null $grade
  * @property-read Part|null $part
+ * @property-read Person|null $person
  */
 final class Fitting extends Model
 {
@@ -29,7 +36,13 @@ final class Fitting extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['fitted_at' => 'datetime', 'removed_at' => 'datetime'];
+    protected $casts = ['fitted_at' => 'datetime', 'removed_at' => 'datetime', 'upgrade' => 'boolean'];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
 
     /** @return BelongsTo<Part, $this> */
     public function part(): BelongsTo

@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Support\Carbon;
 use OddBench\Input\InputError;
 use OddBench\Machines\Tag;
 
@@ -26,6 +27,10 @@ use OddBench\Machines\Tag;
  * @property int|null $price_paid_minor
  * @property string|null $hours
  * @property string $place
+ * @property Carbon|null $warranty_until
+ * @property 'maker'|'seller'|null $warranty_by
+ * @property string|null $warranty_note
+ * @property Carbon $created_at
  * @property-read Owner|null $owner
  * @property-read RedTag|null $redTag
  * @property-read Job|null $openJob
@@ -33,6 +38,8 @@ use OddBench\Machines\Tag;
 final class Machine extends Model
 {
     protected $guarded = [];
+
+    protected $casts = ['warranty_until' => 'date'];
 
     /** @return BelongsTo<Owner, $this> */
     public function owner(): BelongsTo

@@ -9,7 +9,10 @@ use App\Fleet\LookListQuery;
 use App\Intake\Job;
 use App\Intake\JobEvent;
 use App\Safety\RedTagView;
+use Illuminate\Support\Collection;
 use OddBench\Knowledge\Knowledge;
+use OddBench\Knowledge\Position;
+use OddBench\Machines\Faces;
 use OddBench\Release\Destination;
 
 /** Reads a machine’s passport: who, where, what sits in it, every visit and what happened in each. */
@@ -17,7 +20,7 @@ final readonly class PassportQuery
 {
     private const LINES = 60;
 
-    public function __construct(private Knowledge $knowledge, private LookListQuery $lookLists)
+    public function __construct(private Knowledge $knowledge, private LookListQuery $lookLists, private FacesQuery $faces, private ServiceQuery $service)
     {
     }
 
@@ -42,33 +45,62 @@ final readonly class PassportQuery
             timeline: array_values($events->take(self::LINES)->map(TimelineLine::of(...))->all()),
             olderThan: $events->count() > self::LINES ? $events[self::LINES - 1]->id : null,
             lookLists: $this->lookLists->ofMachine($machine),
+            warranty: WarrantyView::of($machine),
+            service: array_map(ServiceDueView::of(...), $this->service->of(collect([$machine]))[$machine->id] ?? []),
         );
     }
 
     /** @return list<FittingView> */
     public function positions(Machine $machine): array
     {
-        $fitted = Fitting::query()->with('part')->where('machine_id', $machine->id)->orderBy('id')->get()->groupBy('position');
-        $hours = $machine->hoursRun();
+        $fitted = Fitting::query()->with(['part', 'person'])->where('machine_id', $machine->id)->orderBy('id')->get()->groupBy('position');
+        $turns = RailTurn::query()->where('machine_id', $machine->id)->orderBy('id')->get();
         $views = [];
         foreach ($this->knowledge->families[$machine->family]->positions ?? [] as $position) {
-            $all = $fitted->get($position->code);
-            $now = $all?->firstWhere('removed_at', null);
-            $from = $now?->fitted_hours === null ? null : (float) $now->fitted_hours;
-            $views[] = new FittingView(
-                $position->code,
-                $position->name,
-                $position->partClass,
-                $now?->part?->name,
-                $now?->fitted_at->toIso8601String(),
-                $from,
-                // a position nothing was ever fitted to has run as long as the machine
-                $hours === null ? null : ($now === null ? $hours : ($from === null ? null : $hours - $from)),
-                $all?->count() ?? 0,
-            );
+            $all = $fitted->get($position->code) ?? new Collection;
+            $views[] = $this->position($position, $machine, $all, $this->faces->from($position, $turns->where('position', $position->code), $all->firstWhere('removed_at', null)));
         }
 
         return $views;
+    }
+
+    /** @param  Collection<int, Fitting>  $all  what sat there, in order */
+    private function position(Position $position, Machine $machine, Collection $all, Faces $faces): FittingView
+    {
+        $hours = $machine->hoursRun();
+        $now = $all->firstWhere('removed_at', null);
+        $from = $now?->fitted_hours === null ? null : (float) $now->fitted_hours;
+        $earlier = $all->whereNotNull('removed_at')->sortByDesc('id');
+
+        return new FittingView(
+            position: $position->code,
+            name: $position->name,
+            partClass: $position->partClass,
+            part: $now?->part?->name,
+            fittedAt: $now?->fitted_at->toIso8601String(),
+            fittedHours: $from,
+            // a position nothing was ever fitted to has run as long as the machine
+            hoursOnIt: $hours === null ? null : ($now === null ? ($all->isEmpty() ? $hours : null) : ($from === null ? null : $hours - $from)),
+            replacements: $all->count(),
+            place: ($this->knowledge->wear[$position->partClass] ?? null)?->place,
+            lifeHours: $this->knowledge->lifeHours($position),
+            faces: $position->faces,
+            facesUsed: $faces->used(),
+            upgrade: $now->upgrade ?? false,
+            empty: $now === null && $all->isNotEmpty(),
+            reason: $now?->reason,
+            by: $now?->person?->name,
+            earlier: array_values($earlier->take(5)->map(static fn (Fitting $f): EarlierFittingView => new EarlierFittingView(
+                $f->part?->name,
+                $f->part_id === null ? null : $f->fitted_at->toIso8601String(),
+                $f->removed_at?->toIso8601String(),
+                $f->removed_hours === null || $f->fitted_hours === null ? null : (float) $f->removed_hours - (float) $f->fitted_hours,
+                match ($f->became) {
+                    'spare' => "kept as a spare, {$f->grade}", 'seller' => 'back to the seller', 'lost' => 'lost', 'scrap' => 'scrapped', default => null
+                },
+                $f->reason,
+            ))->all()),
+        );
     }
 
     /** @return list<PastJobView> */

@@ -18,6 +18,7 @@ final readonly class PassportView extends View
      * @param  list<PastJobView>  $jobs  newest first
      * @param  list<TimelineLine>  $timeline  newest first
      * @param  list<LookListLine>  $lookLists  open ones it stands on
+     * @param  list<ServiceDueView>  $service  what comes round, the most due first
      */
     public function __construct(
         #[OA\Property] public MachineSummary $machine,
@@ -29,6 +30,8 @@ final readonly class PassportView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: TimelineLine::class))] public array $timeline,
         #[OA\Property] public ?int $olderThan,
         #[OA\Property(type: 'array', items: new OA\Items(ref: LookListLine::class))] public array $lookLists,
+        #[OA\Property] public ?WarrantyView $warranty,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ServiceDueView::class))] public array $service,
     ) {
     }
 }

@@ -6,6 +6,8 @@ namespace App\Plan;
 
 use App\Intake\Job;
 use App\Intake\WorkSpell;
+use App\Repair\Timer;
+use App\Repair\TimerView;
 use App\Safety\RedTag;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
@@ -23,7 +25,7 @@ final readonly class BenchQuery
         'to-go' => 'Ready to go',
     ];
 
-    public function __construct(private Knowledge $knowledge, private NextStep $next)
+    public function __construct(private Knowledge $knowledge, private NextStep $next, private ServiceDueQuery $service)
     {
     }
 
@@ -55,6 +57,8 @@ final readonly class BenchQuery
             minutesDone: $this->minutesDone(),
             redTags: $this->redTags(),
             now: now()->toIso8601String(),
+            timers: array_values(Timer::query()->with('job.machine')->whereNull('stopped_at')->orderBy('rings_at')->limit(40)->get()->map(TimerView::of(...))->all()),
+            service: $this->service->read(),
         );
     }
 

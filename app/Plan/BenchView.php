@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Api\View;
+use App\Repair\TimerView;
 use OpenApi\Attributes as OA;
 
 /** What to do now. */
@@ -14,6 +15,8 @@ final readonly class BenchView extends View
     /**
      * @param  list<BenchGroup>  $groups
      * @param  list<TaggedView>  $redTags
+     * @param  list<TimerView>  $timers  clocks that run, the first to ring first
+     * @param  list<ServiceLine>  $service  our own machines on which service is due
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: BenchGroup::class))] public array $groups,
@@ -23,6 +26,8 @@ final readonly class BenchView extends View
         #[OA\Property(description: 'minutes of hands spent today, by everybody')] public int $minutesDone,
         #[OA\Property(type: 'array', items: new OA\Items(ref: TaggedView::class))] public array $redTags,
         #[OA\Property] public string $now,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TimerView::class))] public array $timers,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ServiceLine::class))] public array $service,
     ) {
     }
 }

@@ -27,7 +27,7 @@ final readonly class NextStep
     public function fill(Collection $jobs): void
     {
         $without = $jobs->filter(static fn (Job $job): bool => $job->next_step === null);
-        $without->loadMissing(['findings', 'confirmed', 'mends', 'proofResults', 'safetyAnswers', 'movements', 'machine.redTag.supervisedTest']);
+        $without->loadMissing(['findings', 'confirmed', 'mends', 'proofResults', 'safetyAnswers', 'movements', 'takenOff.back', 'explained', 'railTurns', 'machine.redTag.supervisedTest']);
         foreach ($without as $job) {
             [$step, $minutes] = $this->of($job);
             Job::query()->where(['id' => $job->id, 'version' => $job->version])->update(['next_step' => mb_substr($step, 0, 200), 'next_minutes' => $minutes]);

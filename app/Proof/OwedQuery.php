@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Proof;
 
 use App\Intake\Job;
+use App\Machines\RailTurn;
 use App\Repair\Mend;
+use App\Repair\TakenOff;
 use App\Stock\Movement;
 use Illuminate\Support\Carbon;
 use OddBench\Knowledge\Knowledge;
@@ -60,15 +62,20 @@ final readonly class OwedQuery
         $later = static fn (Carbon $at): bool => $moment === null || $at->gt($moment);
         $mends = $job->mends->filter(fn (Mend $mend): bool => $later($mend->at));
         $undone = $job->movements->pluck('undoes_id')->filter()->all();
-        $positions = $job->movements
+        $fitted = $job->movements
             ->filter(fn (Movement $m): bool => $m->kind === 'used' && $m->position !== null && ! in_array($m->id, $undone, true) && $later($m->at))
             ->map(fn (Movement $m): string => (string) $m->position);
+        $unplugged = $job->takenOff->filter(fn (TakenOff $t): bool => $later($t->back->at ?? $t->at))->flatMap(fn (TakenOff $t): array => $t->sockets);
+        $turned = $job->railTurns->filter(fn (RailTurn $t): bool => $later($t->at))->map(fn (RailTurn $t): string => $t->position);
         $family = $this->knowledge->families[$job->machine->family] ?? null;
+        $each = static fn (array $all): array => array_values(array_unique($all));
 
         return (new ProofPlan($this->knowledge))->for(
             Traits::of($family->traits ?? []),
-            array_values(array_unique([...array_merge([], ...$mends->map(fn (Mend $m): array => $m->touched)->all()), ...$positions->all()])),
-            array_values(array_unique(array_filter($mends->map(fn (Mend $m): ?string => $m->fault)->all()))),
+            $each([...array_merge([], ...$mends->map(fn (Mend $m): array => $m->touched)->all()), ...$turned->all()]),
+            $each(array_filter($mends->map(fn (Mend $m): ?string => $m->fault)->all())),
+            $each($fitted->all()),
+            $each($unplugged->all()),
         );
     }
 }

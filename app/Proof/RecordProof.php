@@ -35,7 +35,7 @@ final readonly class RecordProof
         $this->knowledge->proof($code);
 
         return $this->record->write($job, $by, null, function (Job $job) use ($code, $value, $passed, $by): Said {
-            $job->load(['mends', 'movements', 'proofResults', 'machine.redTag']);
+            $job->load(['mends', 'movements', 'takenOff.back', 'railTurns', 'proofResults', 'machine.redTag']);
             $owed = $this->open($job, $code);
             [$value, $ok] = $this->judge($owed, $value, $passed);
             ProofResult::query()->create(['job_id' => $job->id, 'proof' => $code, 'passed' => $ok, 'value' => $value, 'unit' => $value === null ? null : $owed->proof->unit, 'person_id' => $by->id, 'at' => now()]);

@@ -12,13 +12,14 @@ use App\Intake\Job;
 use App\Intake\JobRecord;
 use App\Intake\Said;
 use App\Shop\Person;
+use App\Stock\Promises;
 use OddBench\Intake\Station;
 use OddBench\Release\Destination;
 
 /** Signs a machine out and ends its job. */
 final readonly class SendOut
 {
-    public function __construct(private JobRecord $record, private GateQuery $gate, private Hands $hands, private KeepBaselines $baselines)
+    public function __construct(private JobRecord $record, private GateQuery $gate, private Hands $hands, private KeepBaselines $baselines, private Promises $promises)
     {
     }
 
@@ -41,6 +42,7 @@ final readonly class SendOut
             }
             Release::query()->create(['job_id' => $job->id, 'destination' => $to->value, 'note' => $note, 'danger' => $danger, 'price_minor' => $priceMinor, 'person_id' => $by->id, 'at' => now()]);
             $this->hands->off($job);
+            $this->promises->release($job);
             $job->station = Station::Release;
             $job->finished_at = now();
             $job->waits_for = $job->waits_note = $job->waits_until = null;

@@ -47,10 +47,20 @@ final readonly class NoteMend
             if ($job->station !== Station::Repair) {
                 throw Refused::because('station', "The job stands at {$job->station->words()}; work is noted at Fix.");
             }
-            Mend::query()->create(['job_id' => $job->id, 'fault' => $known?->code, 'way' => $way, 'done' => $done, 'touched' => $all, 'person_id' => $by->id, 'at' => now()]);
+            $this->put($job, $known, $way, $done, $all, $by);
 
             return new Said('mended', ($known === null ? 'Done: ' : "Mended {$known->name}: ").$done);
         });
+    }
+
+    /**
+     * Inside a running write.
+     *
+     * @param  list<string>  $touched  subsystems, all of them
+     */
+    public function put(Job $job, ?Fault $fault, ?string $way, string $done, array $touched, Person $by): void
+    {
+        Mend::query()->create(['job_id' => $job->id, 'fault' => $fault?->code, 'way' => $way, 'done' => $done, 'touched' => $touched, 'person_id' => $by->id, 'at' => now()]);
     }
 
     private function way(Fault $fault, ?string $school): WayToMend

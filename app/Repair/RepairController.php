@@ -7,6 +7,7 @@ namespace App\Repair;
 use App\Intake\Job;
 use App\Intake\JobView;
 use App\Intake\ShowJob;
+use App\Machines\FitNote;
 use App\Shop\Here;
 use App\Stock\Movement;
 use App\Stock\Part;
@@ -33,9 +34,19 @@ final readonly class RepairController
     public function usePart(int $job, UsePartRequest $request, UsePart $use): JobView
     {
         Gate::authorize('work', Job::class);
-        $use->use(Job::query()->findOrFail($job), Part::numbered($request->string('part')->trim()->toString()), $request->integer('quantity'), $request->words('position'), Here::person());
+        $use->use(Job::query()->findOrFail($job), Part::numbered($request->string('part')->trim()->toString()), $request->integer('quantity'), $request->words('position'), Here::person(), $this->fitNote($request));
 
         return $this->show->of($job);
+    }
+
+    private function fitNote(UsePartRequest $request): FitNote
+    {
+        /** @var 'scrap'|'spare'|'seller'|'lost'|null $became */
+        $became = $request->words('oldBecame');
+        /** @var 'tested'|'untested'|null $grade */
+        $grade = $request->words('oldGrade');
+
+        return new FitNote($request->words('reason'), $request->boolean('upgrade'), $became, $grade);
     }
 
     public function putBack(int $job, int $movement, UsePart $use): JobView

@@ -11,8 +11,12 @@ use Illuminate\Support\Facades\DB;
 use OddBench\Input\InputError;
 
 /** Moves stock: under the part’s lock, never below zero, its cost going along at the average. */
-final class MoveStock
+final readonly class MoveStock
 {
+    public function __construct(private Promises $promises)
+    {
+    }
+
     public function receive(Part $part, int $quantity, int $unitCostMinor, ?string $note, Person $by): Movement
     {
         $this->atLeastOne($quantity);
@@ -24,7 +28,12 @@ final class MoveStock
     {
         $this->atLeastOne($quantity);
 
-        return $this->move($part, fn (Part $part): Movement => $this->leave($part, 'used', $quantity, $by, ['job_id' => $job->id, 'position' => $position]));
+        return $this->move($part, function (Part $part) use ($quantity, $job, $position, $by): Movement {
+            $this->refusePromised($part, $quantity, $job);
+            $this->promises->taken($part, $job, $quantity);
+
+            return $this->leave($part, 'used', $quantity, $by, ['job_id' => $job->id, 'position' => $position]);
+        });
     }
 
     public function scrap(Part $part, int $quantity, ?string $note, Person $by): Movement
@@ -101,6 +110,15 @@ final class MoveStock
     private function unitValue(Part $part): int
     {
         return $part->on_hand === 0 ? 0 : (int) round($part->value_minor / $part->on_hand);
+    }
+
+    /** What is promised to another job is not taken for this one. */
+    private function refusePromised(Part $part, int $quantity, Job $job): void
+    {
+        $others = $this->promises->toOthers($part, $job);
+        if ($others > 0 && $quantity <= $part->on_hand && $quantity > $part->on_hand - $others) {
+            throw Refused::because('quantity', "{$part->on_hand} of {$part->name} on the shelf (bin {$part->bin}), but {$others} promised to other jobs: ".implode(', ', $this->promises->jobs($part, $job)).'. Release one there first.');
+        }
     }
 
     private function atLeastOne(int $quantity): void

@@ -23,6 +23,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $position
  * @property int|null $undoes_id
  * @property string|null $note
+ * @property int $person_id
  * @property Carbon $at
  * @property-read Part $part
  * @property-read Person $person

@@ -15,6 +15,10 @@ final class UsePartRequest extends Form
             'part' => ['required', 'string', 'max:30'],
             'quantity' => ['required', 'integer', 'min:1', 'max:10000'],
             'position' => ['nullable', 'string', 'max:60'],
+            'reason' => ['nullable', 'string', 'max:200'],
+            'upgrade' => ['sometimes', 'boolean'],
+            'oldBecame' => ['nullable', 'string', 'in:scrap,spare,seller,lost'],
+            'oldGrade' => ['nullable', 'string', 'in:tested,untested'],
         ];
     }
 }

@@ -14,6 +14,7 @@ final readonly class Walk
      * @param  bool  $passedFind  Find was passed with a reason, as nothing is broken
      * @param  bool  $workNoted  at least one mend is noted
      * @param  list<string>  $missingProofs  names of the proofs still owed
+     * @param  list<string>  $notAccounted  what came off and is neither back nor explained
      */
     public function __construct(
         public bool $safetyAnswered,
@@ -22,6 +23,7 @@ final readonly class Walk
         public bool $passedFind,
         public bool $workNoted,
         public array $missingProofs,
+        public array $notAccounted = [],
     ) {
     }
 
@@ -54,6 +56,7 @@ final readonly class Walk
             Station::Proof => [
                 'The machine wears a red tag: nothing is proved under power until it is off.' => $this->redTag,
                 'A confirmed fault has no mend noted.' => $this->confirmed > 0 && ! $this->workNoted,
+                'Not accounted for on the tray: '.implode('; ', $this->notAccounted).'. Put it back, or say in words why not.' => $this->notAccounted !== [],
             ],
             Station::Release => $this->proofObstacles(),
             default => [],

@@ -127,7 +127,8 @@ final class CrossCheck
             $this->exist('proofs.yaml', $proof->code, 'touched', $proof->touched, $this->knowledge->subsystems);
             $this->exist('proofs.yaml', $proof->code, 'mended', $proof->mended, $this->knowledge->faults);
             $this->exist('proofs.yaml', $proof->code, 'fails_as', $proof->failsAs === null ? [] : [$proof->failsAs], $this->knowledge->findings);
-            if (! $proof->always && $proof->touched === [] && $proof->mended === []) {
+            $this->exist('proofs.yaml', $proof->code, 'fitted', $proof->fitted, $this->knowledge->partClasses);
+            if (! $proof->always && ! $proof->anyMend && $proof->fitted === [] && $proof->touched === [] && $proof->mended === []) {
                 $this->wrong('proofs.yaml', $proof->code, 'touched', 'nothing ever makes it owed');
             }
         }
@@ -142,6 +143,7 @@ final class CrossCheck
                 $this->exist("families/{$family->code}.yaml", $position->code, 'part', [$position->partClass], $this->knowledge->partClasses);
                 $this->exist("families/{$family->code}.yaml", $position->code, 'part (wear.yaml says where it sits)', [$position->partClass], $this->knowledge->wear);
             }
+            $this->exist("families/{$family->code}.yaml", $family->code, 'sockets', array_values($family->sockets), $this->knowledge->subsystems);
             if (isset($letters[$family->letters])) {
                 $this->wrong("families/{$family->code}.yaml", $family->code, 'letters', "are taken by {$letters[$family->letters]}");
             }

@@ -12,7 +12,7 @@ final readonly class Family
      * @param  array<string, string>  $traits  trait => value
      * @param  array<string, Position>  $positions  by code
      * @param  list<string>  $fasteners  sizes it usually has, e.g. “M3×12”
-     * @param  list<string>  $sockets  names printed beside the sockets of its board
+     * @param  array<string, string>  $sockets  name printed beside a socket of its board => subsystem behind it
      * @param  array<string, string>  $starts  instrument input => what its sheet starts with
      */
     public function __construct(

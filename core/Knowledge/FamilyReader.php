@@ -20,7 +20,7 @@ final class FamilyReader
             }
         }
 
-        return new Family($entry->text('code'), $entry->text('name'), $entry->text('letters'), $traits, self::positions($entry), self::starts($entry), self::fasteners($entry), $entry->codes('sockets'));
+        return new Family($entry->text('code'), $entry->text('name'), $entry->text('letters'), $traits, self::positions($entry), self::starts($entry), self::fasteners($entry), self::sockets($entry));
     }
 
     /** @return array<string, string> */
@@ -62,5 +62,17 @@ final class FamilyReader
         }
 
         return $sizes;
+    }
+
+    /** @return array<string, string> name => subsystem */
+    private static function sockets(Entry $entry): array
+    {
+        $of = $entry->part('sockets', $entry->map('sockets'));
+        $sockets = [];
+        foreach (array_keys($entry->map('sockets')) as $name) {
+            $sockets[(string) $name] = $of->text((string) $name);
+        }
+
+        return $sockets;
     }
 }

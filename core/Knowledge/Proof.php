@@ -10,6 +10,8 @@ final readonly class Proof
     /**
      * @param  list<string>  $touched  subsystems that make it owed
      * @param  list<string>  $mended  faults that make it owed
+     * @param  bool  $anyMend  owed by every job in which a fault was mended
+     * @param  list<string>  $fitted  classes of part that make it owed when a new one went in
      * @param  bool  $always  owed by every job in which anything was touched
      * @param  array<string, list<string>>  $needs  trait => values on which it can be done
      * @param  string|null  $unit  of the value to write down; null when there is none
@@ -31,6 +33,8 @@ final readonly class Proof
         public ?float $most,
         public ?string $failsAs,
         public ?string $caution,
+        public bool $anyMend = false,
+        public array $fitted = [],
     ) {
     }
 }

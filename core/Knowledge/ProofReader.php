@@ -35,6 +35,8 @@ final class ProofReader
             most: $most,
             failsAs: $entry->textOrNull('fails_as'),
             caution: $entry->textOrNull('caution'),
+            anyMend: $entry->yes('any_mend'),
+            fitted: $entry->codes('fitted'),
         );
     }
 }

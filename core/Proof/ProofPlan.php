@@ -7,6 +7,7 @@ namespace OddBench\Proof;
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Knowledge\Family;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\Position;
 use OddBench\Knowledge\Proof;
@@ -16,6 +17,8 @@ use OddBench\Knowledge\Traits;
 /** What was touched and mended decides what must be proved, in stages (common practice). */
 final readonly class ProofPlan implements Computation
 {
+    private const LOOM = 'wiring';
+
     public function __construct(private Knowledge $knowledge)
     {
     }
@@ -31,8 +34,10 @@ final readonly class ProofPlan implements Computation
         $traits = Traits::of($fields->map('traits'));
         $touched = $fields->texts('touched');
         $mended = $fields->texts('mended');
+        $fitted = $fields->texts('fitted');
+        $unplugged = $fields->texts('unplugged');
         $fields->done();
-        $plan = $this->for($traits, $touched, $mended);
+        $plan = $this->for($traits, $touched, $mended, $fitted, $unplugged);
 
         return [
             'stages' => array_map(static fn (Stage $stage): array => [
@@ -51,26 +56,20 @@ final readonly class ProofPlan implements Computation
     /**
      * @param  list<string>  $touched  subsystems or positions
      * @param  list<string>  $mended  fault codes
+     * @param  list<string>  $fitted  positions a part went into
+     * @param  list<string>  $unplugged  names of sockets; one nobody knows counts as the loom
      *
      * @throws InputError for a code nobody knows
      */
-    public function for(Traits $traits, array $touched, array $mended): Plan
+    public function for(Traits $traits, array $touched, array $mended, array $fitted = [], array $unplugged = []): Plan
     {
-        $subsystems = $this->subsystems($touched);
-        $faults = [];
-        foreach ($mended as $i => $code) {
-            $fault = $this->knowledge->fault($code, "mended.{$i}");
-            $faults[$code] = $fault->name;
-            foreach ($fault->mend()->touches as $subsystem) {
-                $subsystems[$subsystem] ??= $this->knowledge->subsystems[$subsystem];
-            }
-        }
-        if ($subsystems === []) {
+        $reasons = $this->reasons($touched, $mended, $fitted, $unplugged);
+        if ($reasons === []) {
             return new Plan([]);
         }
         $owed = [];
         foreach ($this->knowledge->proofs as $proof) {
-            $because = $traits->allow($proof->needs) ? $this->because($proof, $subsystems, $faults) : null;
+            $because = $traits->allow($proof->needs) ? $this->because($proof, $reasons) : null;
             if ($because !== null) {
                 $owed[] = new Owed($proof, $because);
             }
@@ -80,40 +79,60 @@ final readonly class ProofPlan implements Computation
     }
 
     /**
-     * @param  array<string, string>  $subsystems  code => name
-     * @param  array<string, string>  $faults  code => name
-     */
-    private function because(Proof $proof, array $subsystems, array $faults): ?string
-    {
-        $mended = array_intersect_key($faults, array_flip($proof->mended));
-        if ($mended !== []) {
-            return 'mended: '.implode(', ', $mended);
-        }
-        $touched = array_intersect_key($subsystems, array_flip($proof->touched));
-        if ($touched !== []) {
-            return 'touched: '.implode(', ', $touched);
-        }
-
-        return $proof->always ? $proof->because : null;
-    }
-
-    /**
+     * The reasons there are, those that say most first.
+     *
      * @param  list<string>  $touched
-     * @return array<string, string> code => name
+     * @param  list<string>  $mended
+     * @param  list<string>  $fitted
+     * @param  list<string>  $unplugged
+     * @return list<Reason>
      */
-    private function subsystems(array $touched): array
+    private function reasons(array $touched, array $mended, array $fitted, array $unplugged): array
     {
+        $reasons = [];
         $positions = $this->positions();
-        $subsystems = [];
+        $follows = [];
+        foreach ($mended as $i => $code) {
+            $fault = $this->knowledge->fault($code, "mended.{$i}");
+            $reasons[] = new Reason('mended', $fault->name, fault: $code);
+            foreach ($fault->mend()->touches as $subsystem) {
+                $follows[] = new Reason('touched', $this->knowledge->subsystems[$subsystem], subsystem: $subsystem);
+            }
+        }
+        foreach ($fitted as $i => $code) {
+            $position = $positions[$code] ?? throw InputError::unknown("fitted.{$i}", 'position', $code, array_keys($positions));
+            $reasons[] = new Reason('new', $position->name, $position->subsystem, $position->partClass);
+        }
+        $sockets = $this->sockets();
+        foreach ($unplugged as $name) {
+            $reasons[] = new Reason('unplugged', $name, $sockets[$name] ?? self::LOOM);
+        }
         foreach ($touched as $i => $code) {
-            $subsystem = isset($this->knowledge->subsystems[$code]) ? $code : ($positions[$code]->subsystem ?? null);
+            $position = $positions[$code] ?? null;
+            $subsystem = isset($this->knowledge->subsystems[$code]) ? $code : $position?->subsystem;
             if ($subsystem === null) {
                 throw InputError::unknown("touched.{$i}", 'subsystem or position', $code, [...array_keys($this->knowledge->subsystems), ...array_keys($positions)]);
             }
-            $subsystems[$subsystem] = $this->knowledge->subsystems[$subsystem];
+            $reasons[] = new Reason('touched', $position->name ?? $this->knowledge->subsystems[$code], $subsystem);
         }
 
-        return $subsystems;
+        return [...$reasons, ...$follows];
+    }
+
+    /** @param  list<Reason>  $reasons */
+    private function because(Proof $proof, array $reasons): ?string
+    {
+        $of = [];
+        foreach ($reasons as $reason) {
+            if ($reason->owes($proof)) {
+                $of[$reason->kind][] = $reason->name;
+            }
+        }
+        foreach ($of as $kind => $names) {
+            return "{$kind}: ".implode(', ', array_unique($names));
+        }
+
+        return $proof->always ? $proof->because : null;
     }
 
     /** @return array<string, Position> */
@@ -125,5 +144,11 @@ final readonly class ProofPlan implements Computation
         }
 
         return $positions;
+    }
+
+    /** @return array<string, string> name of a socket => subsystem behind it */
+    private function sockets(): array
+    {
+        return array_merge(...array_values(array_map(static fn (Family $f): array => $f->sockets, $this->knowledge->families)));
     }
 }

@@ -25,7 +25,7 @@ final class Accounts
 
     /**
      * @param  list<TeardownStep>  $steps
-     * @param  array<string, StepBack>  $back  by step
+     * @param  array<array-key, StepBack>  $back  by step
      */
     public static function of(array $steps, array $back): self
     {

@@ -11,7 +11,7 @@ final readonly class TeardownRecord
 {
     /**
      * @param  list<TeardownStep>  $steps  in the order they came off
-     * @param  array<string, StepBack>  $back  by step
+     * @param  array<array-key, StepBack>  $back  by step
      */
     private function __construct(public array $steps, public array $back, public Sequence $sequence, public Accounts $accounts)
     {

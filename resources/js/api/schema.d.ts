@@ -20,6 +20,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/families/{family}/papers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["paperIndex"];
+        put?: never;
+        post: operations["paperStore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/guides": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["guideIndex"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/guides/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["guideShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/instruments": {
         parameters: {
             query?: never;
@@ -116,6 +164,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/jobs/{job}/differences/explanation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["trayExplain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/jobs/{job}/faults": {
         parameters: {
             query?: never;
@@ -191,6 +255,102 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["diagnosisWithdraw"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/fix": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["trayShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/guide-runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["guideStart"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/guide-runs/{run}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["guideEnd"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/guide-runs/{run}/kit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["guideReserve"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/guide-runs/{run}/steps/{step}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["guideTick"];
+        delete: operations["guideUntick"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/guide-runs/{run}/steps/{step}/timer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["timerStartStep"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -324,6 +484,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/jobs/{job}/positions/{position}/removal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["careRemove"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/positions/{position}/turn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["careTurn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/promised-parts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["guideRelease"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/jobs/{job}/proofs": {
         parameters: {
             query?: never;
@@ -452,6 +660,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/jobs/{job}/service": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["careServiceDone"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/jobs/{job}/station": {
         parameters: {
             query?: never;
@@ -463,6 +687,102 @@ export interface paths {
         put?: never;
         post: operations["jobMove"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/teardown-steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["trayTake"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/teardown-steps/{step}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["trayWithdraw"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/teardown-steps/{step}/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["trayPutBack"];
+        delete: operations["trayUndo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/teardown-steps/{step}/missing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["trayMissing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/timers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["timerStart"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/timers/{timer}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["timerStop"];
         options?: never;
         head?: never;
         patch?: never;
@@ -527,6 +847,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["trialWithdraw"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/warranty": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["careChoose"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -639,6 +975,86 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/machines/{tag}/service-jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["careOpenService"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/machines/{tag}/warranty": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["careWarranty"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/papers/{paper}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["paperWithdraw"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/papers/{paper}/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["paperMark"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/papers/{paper}/marks/{mark}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["paperUnmark"];
         options?: never;
         head?: never;
         patch?: never;
@@ -789,6 +1205,8 @@ export interface components {
             minutesDone: number;
             redTags: components["schemas"]["TaggedView"][];
             now: string;
+            timers: components["schemas"]["TimerView"][];
+            service: components["schemas"]["ServiceLine"][];
         };
         /** @description Earlier readings of a machine, newest first, and the spread over its sisters. */
         ComparedView: {
@@ -850,6 +1268,30 @@ export interface components {
             moves: components["schemas"]["MoveView"][];
             lines: components["schemas"]["LineView"][];
         };
+        /** @description Something that came out and is not accounted for. */
+        DifferenceView: {
+            /** @enum {string} */
+            kind: "fastener" | "connector" | "part" | "pass";
+            what: string;
+            out: number;
+            in: number;
+            because: string;
+            explained: boolean;
+            steps: number[];
+        };
+        /** @description What sat in a position before. */
+        EarlierFittingView: {
+            part: string | null;
+            fittedAt: string | null;
+            removedAt: string | null;
+            /**
+             * Format: float
+             * @description print hours
+             */
+            ran: number | null;
+            became: string | null;
+            reason: string | null;
+        };
         /** @description What going from one value of a setting to another does to the rating. */
         EffectView: {
             setting: string;
@@ -882,6 +1324,18 @@ export interface components {
                 [key: string]: string;
             };
         };
+        /** @description Fasteners of one size on the tray. */
+        FastenerView: {
+            size: string;
+            count: number;
+            /** @description places that were empty on opening */
+            missing: number;
+            /** Format: float */
+            diameterMm: number | null;
+            /** Format: float */
+            lengthMm: number | null;
+            head: string | null;
+        };
         FindingNameView: {
             code: string;
             name: string;
@@ -911,6 +1365,37 @@ export interface components {
             /** Format: float */
             hoursOnIt: number | null;
             replacements: number;
+            /** @description where it sits on the drawn machine */
+            place: string | null;
+            /**
+             * Format: float
+             * @description print hours it usually lasts
+             */
+            lifeHours: number | null;
+            faces: number;
+            facesUsed: number[];
+            upgrade: boolean;
+            /** @description something was taken out and nothing fitted since */
+            empty: boolean;
+            reason: string | null;
+            by: string | null;
+            earlier: components["schemas"]["EarlierFittingView"][];
+        };
+        /** @description What the station Fix shows besides the job. */
+        FixView: {
+            steps: components["schemas"]["TrayStepView"][];
+            reassembly: number[];
+            differences: components["schemas"]["DifferenceView"][];
+            substitutes: components["schemas"]["SubstituteView"][];
+            explanations: string[];
+            sizes: string[];
+            sockets: string[];
+            often: string[];
+            guides: components["schemas"]["GuideLineView"][];
+            runs: components["schemas"]["GuideRunView"][];
+            service: components["schemas"]["ServiceItemView"][];
+            /** @description parts promised to this job */
+            promised: number;
         };
         /** @description A result on its scale. */
         GaugeView: {
@@ -930,6 +1415,84 @@ export interface components {
             watchFrom: number;
             /** Format: float */
             watchTo: number;
+        };
+        /** @description A guide on one line. */
+        GuideLineView: {
+            code: string;
+            name: string;
+            area: string;
+            /** Format: float */
+            first: number;
+            /** Format: float */
+            practised: number;
+            /**
+             * Format: float
+             * @description minutes it will take the person who asks
+             */
+            estimate: number | null;
+            /** @description how often that person did it */
+            times: number;
+            /** @description the fault or the service it is for in this job */
+            for: string | null;
+            schools: string[];
+            families: string[];
+        };
+        /** @description A guide at work in a job. */
+        GuideRunView: {
+            id: number;
+            code: string;
+            name: string;
+            school: string | null;
+            by: string;
+            beganAt: string;
+            /**
+             * Format: float
+             * @description of hands so far
+             */
+            minutes: number;
+            /** Format: float */
+            estimate: number;
+            done: number[];
+            steps: components["schemas"]["GuideStepView"][];
+            kit: components["schemas"]["KitLineView"][];
+            tools: string[];
+            state: string;
+        };
+        /** @description A step of a guide. */
+        GuideStepView: {
+            number: number;
+            do: string;
+            power: string;
+            heat: string;
+            powerChanges: boolean;
+            heatChanges: boolean;
+            target: string | null;
+            caution: string | null;
+            hazards: string[];
+            /** @description such as 15 to 20 min */
+            timer: string | null;
+            timerName: string | null;
+            school: string | null;
+            part: string | null;
+            instrument: string | null;
+            /** @description what goes on the tray */
+            off: string | null;
+        };
+        /** @description A guide. */
+        GuideView: {
+            guide: components["schemas"]["GuideLineView"];
+            /** @description the state it begins in and how that is reached */
+            state: string;
+            mends: string[];
+            tools: string[];
+            kit: components["schemas"]["KitNeedView"][];
+            touches: string[];
+            proofs: string[];
+            steps: components["schemas"]["GuideStepView"][];
+        };
+        /** @description Every guide. */
+        GuidesView: {
+            guides: components["schemas"]["GuideLineView"][];
         };
         /** @description What an instrument worked out, under the names `compute` gives them. */
         InstrumentResult: {
@@ -978,6 +1541,30 @@ export interface components {
             positions: components["schemas"]["FittingView"][];
             pastJobs: components["schemas"]["PastJobView"][];
             lookLists: components["schemas"]["LookListLine"][];
+            warranty: components["schemas"]["WarrantyView"] | null;
+        };
+        /** @description A part of a kit, and where it stands. */
+        KitLineView: {
+            class: string;
+            name: string;
+            count: number;
+            ifNeeded: boolean;
+            part: string | null;
+            partName: string | null;
+            bin: string | null;
+            /** @description on the shelf and not promised to another job */
+            free: number;
+            short: number;
+            /** @description promised to this job */
+            promised: number;
+            substitutes: string[];
+        };
+        /** @description A part a guide needs. */
+        KitNeedView: {
+            name: string;
+            count: number;
+            ifNeeded: boolean;
+            school: string | null;
         };
         /** @description What the page must know of the trade to ask and to name things. */
         KnowledgeView: {
@@ -1119,6 +1706,38 @@ export interface components {
             code: string;
             name: string;
         };
+        /** @description A place on a paper. */
+        PaperMarkView: {
+            id: number;
+            page: number;
+            /**
+             * Format: float
+             * @description 0 to 1 from the left
+             */
+            x: number | null;
+            /**
+             * Format: float
+             * @description 0 to 1 from the top
+             */
+            y: number | null;
+            /** @enum {string} */
+            kind: "position" | "socket";
+            code: string;
+            name: string;
+        };
+        /** @description A manual, map or drawing of a family. */
+        PaperView: {
+            id: number;
+            family: string;
+            title: string;
+            url: string;
+            picture: boolean;
+            marks: components["schemas"]["PaperMarkView"][];
+        };
+        /** @description The papers of a family. */
+        PapersView: {
+            papers: components["schemas"]["PaperView"][];
+        };
         /** @description A part with its movements. */
         PartPageView: {
             part: components["schemas"]["PartView"];
@@ -1146,6 +1765,8 @@ export interface components {
             timeline: components["schemas"]["TimelineLine"][];
             olderThan: number | null;
             lookLists: components["schemas"]["LookListLine"][];
+            warranty: components["schemas"]["WarrantyView"] | null;
+            service: components["schemas"]["ServiceDueView"][];
         };
         PastJobView: {
             id: number;
@@ -1267,6 +1888,34 @@ export interface components {
             hits: components["schemas"]["ScanHit"][];
             problem: string | null;
         };
+        /** @description Work that comes round on a machine. */
+        ServiceDueView: {
+            code: string;
+            name: string;
+            /**
+             * Format: float
+             * @description how much of the way is gone; 1 and more is due
+             */
+            share: number;
+            due: boolean;
+            words: string;
+            guide: string | null;
+        };
+        /** @description Something a service job is for. */
+        ServiceItemView: {
+            code: string;
+            name: string;
+            guide: string | null;
+            done: boolean;
+        };
+        /** @description A machine that service is due on. */
+        ServiceLine: {
+            tag: string;
+            familyName: string;
+            items: string[];
+            names: string[];
+            words: string;
+        };
         /** @description Who is logged in, and what the page must know of the shop. */
         SessionView: {
             person: components["schemas"]["PersonView"] | null;
@@ -1357,6 +2006,14 @@ export interface components {
             pays: boolean;
             answers: components["schemas"]["AnswerView"][];
         };
+        /** @description A screw that stands in for another. */
+        SubstituteView: {
+            step: number;
+            insteadOf: string;
+            fitted: string;
+            safe: boolean;
+            because: string;
+        };
         SuspectView: {
             fault: string;
             name: string;
@@ -1404,6 +2061,42 @@ export interface components {
             by: string;
             at: string;
         };
+        /** @description A clock that runs. */
+        TimerView: {
+            id: number;
+            job: number;
+            tag: string;
+            name: string;
+            ringsAt: string;
+            atMost: string | null;
+            run: number | null;
+            step: number | null;
+        };
+        /** @description One thing that came off. */
+        TrayStepView: {
+            number: number;
+            off: string;
+            fasteners: components["schemas"]["FastenerView"][];
+            sockets: string[];
+            parts: string[];
+            waitsFor: string[];
+            /** @description can be ticked now */
+            open: boolean;
+            /** @enum {string} */
+            standing: "off" | "first" | "back";
+            cell: number | null;
+            wayRound: string | null;
+            caution: string | null;
+            undoFirst: string | null;
+            firstPass: string | null;
+            secondPass: string | null;
+            check: string | null;
+            photograph: string | null;
+            /** @description what went in, when it is not what came out */
+            wentIn: string | null;
+            by: string;
+            at: string;
+        };
         /** @description What to set for each print of a two-level plan. */
         TrialPlanView: {
             prints: {
@@ -1441,6 +2134,16 @@ export interface components {
             because: string;
             /** @description the conclusion that stands as a finding: true, false, or not drawn */
             concluded: boolean | null;
+        };
+        /** @description Who stands for a machine, and until when. */
+        WarrantyView: {
+            /** @enum {string} */
+            by: "maker" | "seller";
+            until: string;
+            note: string | null;
+            runs: boolean;
+            /** @enum {string|null} */
+            choice: "claim" | "mend" | null;
         };
         /** @description A place the machine can go to, and what stands against it. */
         WayOutView: {
@@ -1494,6 +2197,128 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BenchView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    paperIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                family: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PapersView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    paperStore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                family: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PapersView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    guideIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GuidesView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    guideShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GuideView"];
                 };
             };
             /** @description Refused */
@@ -1758,6 +2583,43 @@ export interface operations {
             };
         };
     };
+    trayExplain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    because: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     diagnosisConfirm: {
         parameters: {
             query?: never;
@@ -1921,6 +2783,245 @@ export interface operations {
             path: {
                 job: number;
                 finding: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    trayShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FixView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    guideStart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    guide: string;
+                    school?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    guideEnd: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                run: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    givenUp?: boolean;
+                    minutes?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    guideReserve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                run: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    guideTick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                run: number;
+                step: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    guideUntick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                run: number;
+                step: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    timerStartStep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                run: number;
+                step: number;
             };
             cookie?: never;
         };
@@ -2178,6 +3279,12 @@ export interface operations {
                     part: string;
                     quantity: number;
                     position?: string | null;
+                    reason?: string | null;
+                    upgrade?: boolean;
+                    /** @enum {string|null} */
+                    oldBecame?: "scrap" | "spare" | "seller" | "lost" | null;
+                    /** @enum {string|null} */
+                    oldGrade?: "tested" | "untested" | null;
                 };
             };
         };
@@ -2252,6 +3359,117 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PhotographView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    careRemove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                position: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    became: "scrap" | "spare" | "seller" | "lost";
+                    /** @enum {string|null} */
+                    grade?: "tested" | "untested" | null;
+                    reason?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    careTurn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                position: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    reason?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    guideRelease: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
                 };
             };
             /** @description Refused */
@@ -2567,6 +3785,43 @@ export interface operations {
             };
         };
     };
+    careServiceDone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    item: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     jobMove: {
         parameters: {
             query?: never;
@@ -2586,6 +3841,276 @@ export interface operations {
                 };
             };
         };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    trayTake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    off: string;
+                    fasteners?: string | null;
+                    missing?: string | null;
+                    sockets?: string[];
+                    parts?: string[];
+                    after?: number[] | null;
+                    before?: number[];
+                    cell?: number | null;
+                    /** @enum {string|null} */
+                    into?: "metal" | "plastic" | null;
+                    engagementMm?: number | null;
+                    roomMm?: number | null;
+                    wayRound?: string | null;
+                    caution?: string | null;
+                    undoFirst?: string | null;
+                    firstPass?: string | null;
+                    secondPass?: string | null;
+                    check?: string | null;
+                    photograph?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    trayWithdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                step: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    trayPutBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                step: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    fasteners?: string | null;
+                    sockets?: string[] | null;
+                    parts?: {
+                        [key: string]: string;
+                    } | null;
+                    finished?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    trayUndo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                step: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    trayMissing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                step: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    fasteners: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    timerStart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    minutes: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    timerStop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                timer: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description Done */
             200: {
@@ -2775,6 +4300,45 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TrialsView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    careChoose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    choice: "claim" | "mend";
+                    note?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
                 };
             };
             /** @description Refused */
@@ -3001,6 +4565,189 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PassportView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    careOpenService: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                tag: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    items: string[];
+                    hours?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    careWarranty: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                tag: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string|null} */
+                    by?: "maker" | "seller" | null;
+                    until?: string | null;
+                    note?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PassportView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    paperWithdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                paper: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PapersView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    paperMark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                paper: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    kind: "position" | "socket";
+                    code: string;
+                    page?: number | null;
+                    x?: number | null;
+                    y?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PapersView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    paperUnmark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                paper: number;
+                mark: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PapersView"];
                 };
             };
             /** @description Refused */

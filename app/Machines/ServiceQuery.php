@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Machines;
+
+use Illuminate\Support\Collection;
+use OddBench\Knowledge\Knowledge;
+use OddBench\Knowledge\Traits;
+use OddBench\Machines\ServiceDue;
+
+/** What comes round on machines, and how far off it is. */
+final readonly class ServiceQuery
+{
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
+
+    /**
+     * @param  Collection<int, Machine>  $machines
+     * @return array<int, list<ServiceDue>> machine id => the most due first
+     */
+    public function of(Collection $machines): array
+    {
+        $last = ServiceDone::query()->whereIn('machine_id', $machines->pluck('id'))->orderBy('id')->get()
+            ->keyBy(static fn (ServiceDone $d): string => "{$d->machine_id} {$d->item}");
+        $due = [];
+        foreach ($machines as $machine) {
+            $hours = $machine->hoursRun();
+            $traits = Traits::of($this->knowledge->families[$machine->family]->traits ?? []);
+            $of = [];
+            foreach ($this->knowledge->service as $item) {
+                if (! $traits->allow($item->needs)) {
+                    continue;
+                }
+                $done = $last->get("{$machine->id} {$item->code}");
+                $since = $done === null ? $machine->created_at : $done->at;
+                $of[] = ServiceDue::of($item, $hours === null ? null : $hours - (float) ($done->hours ?? 0), $since->diffInDays(now(), true));
+            }
+            usort($of, static fn (ServiceDue $a, ServiceDue $b): int => $b->share <=> $a->share);
+            $due[$machine->id] = $of;
+        }
+
+        return $due;
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repair;
+
+use App\Intake\Job;
+use App\Machines\ServiceDone;
+use App\Shop\Person;
+use App\Stock\KitQuery;
+use App\Stock\Reservation;
+use OddBench\Knowledge\Family;
+use OddBench\Knowledge\Guide;
+use OddBench\Knowledge\Knowledge;
+use OddBench\Knowledge\Traits;
+
+/** Gathers what the station Fix shows: tray, way back, differences, guides. */
+final readonly class FixQuery
+{
+    private const OFTEN = 8;
+
+    public function __construct(private Knowledge $knowledge, private TrayQuery $tray, private TrayWords $words, private GuidesQuery $guides, private GuideWords $guideWords, private GuideTimes $times, private KitQuery $kit)
+    {
+    }
+
+    public function of(Job $job, Person $person): FixView
+    {
+        $job->loadMissing(['machine', 'takenOff.back', 'takenOff.person', 'takenOff.photograph', 'explained', 'confirmed', 'guideRuns.done', 'guideRuns.person']);
+        $record = $this->tray->record($job);
+        $family = $this->knowledge->families[$job->machine->family] ?? null;
+        $open = $job->guideRuns->whereNull('ended_at');
+
+        return new FixView(
+            steps: $this->words->steps($job->takenOff, $record),
+            reassembly: array_map(intval(...), $record->sequence->order),
+            differences: $this->words->differences($record, $job->explained),
+            substitutes: $this->words->substitutes($record),
+            explanations: array_values($job->explained->map(static fn (Explained $e): string => $e->because)->all()),
+            sizes: $this->sizes($job, $family),
+            sockets: array_map(strval(...), array_keys($family->sockets ?? [])),
+            often: $this->often($job),
+            guides: $this->offered($job, $family, $person),
+            runs: array_values($open->map(fn (GuideRun $run): GuideRunView => $this->run($job, $run))->all()),
+            service: $this->service($job),
+            promised: (int) Reservation::query()->where('job_id', $job->id)->sum('quantity'),
+        );
+    }
+
+    /** @return list<string> the family’s sizes, those its machines had most of first */
+    private function sizes(Job $job, ?Family $family): array
+    {
+        $seen = [];
+        foreach ($this->earlier($job)->limit(200)->pluck('fasteners') as $fasteners) {
+            foreach ((array) json_decode(is_string($fasteners) ? $fasteners : (string) json_encode($fasteners), true) as $size => $count) {
+                $seen[(string) $size] = ($seen[(string) $size] ?? 0) + (int) $count;
+            }
+        }
+        arsort($seen);
+
+        return array_values(array_unique([...array_map(strval(...), array_keys($seen)), ...($family->fasteners ?? [])]));
+    }
+
+    /** @return list<string> */
+    private function often(Job $job): array
+    {
+        return array_values($this->earlier($job)->groupBy('off')->orderByRaw('count(*) desc, off')->limit(self::OFTEN)->pluck('off')->map(static fn (mixed $off): string => (string) $off)->all());
+    }
+
+    private function earlier(Job $job): \Illuminate\Database\Query\Builder
+    {
+        return TakenOff::query()->toBase()->whereNull('withdrawn_at')
+            ->whereIn('job_id', Job::query()->select('jobs.id')->join('machines', 'machines.id', '=', 'jobs.machine_id')->where('machines.family', $job->machine->family)->toBase());
+    }
+
+    /** @return list<GuideLineView> */
+    private function offered(Job $job, ?Family $family, Person $person): array
+    {
+        $traits = Traits::of($family->traits ?? []);
+        $for = [];
+        $fit = array_filter($this->knowledge->guides, static fn (Guide $g): bool => $traits->allow($g->needs));
+        foreach ($fit as $guide) {
+            foreach ($job->confirmed as $confirmed) {
+                if (in_array($confirmed->fault, $guide->mends, true)) {
+                    $for[$guide->code] = $this->knowledge->faults[$confirmed->fault]->name ?? $confirmed->fault;
+                }
+            }
+        }
+        foreach ($job->service_items ?? [] as $code) {
+            $item = $this->knowledge->service[$code] ?? null;
+            if ($item?->guide !== null && isset($fit[$item->guide])) {
+                $for[$item->guide] ??= $item->name;
+            }
+        }
+        $guides = array_values($fit);
+        usort($guides, static fn (Guide $a, Guide $b): int => isset($for[$b->code]) <=> isset($for[$a->code]));
+
+        return $this->guides->lines($guides, $person, $for);
+    }
+
+    private function run(Job $job, GuideRun $run): GuideRunView
+    {
+        $guide = $this->knowledge->guide($run->guide);
+
+        return new GuideRunView(
+            $run->id, $guide->code, $guide->name, $run->school, $run->person->name, $run->began_at->toIso8601String(),
+            round($this->times->handsOn($run, now()), 1), $this->times->estimate($guide, $run->person)['minutes'],
+            array_values($run->done->map(static fn (GuideStepDone $d): int => $d->step)->all()),
+            $this->guideWords->steps($guide, $run->school), $this->kit->of($job, $guide, $run->school), $guide->tools, $guide->state,
+        );
+    }
+
+    /** @return list<ServiceItemView> */
+    private function service(Job $job): array
+    {
+        $items = $job->service_items ?? [];
+        $done = $items === [] ? [] : ServiceDone::query()->where('job_id', $job->id)->pluck('item')->all();
+
+        return array_values(array_map(fn (string $code): ServiceItemView => new ServiceItemView($code, $this->knowledge->service[$code]->name ?? $code, $this->knowledge->service[$code]->guide ?? null, in_array($code, $done, true)), $items));
+    }
+}

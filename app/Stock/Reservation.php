@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock;
+
+use App\Intake\Job;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * Parts promised to a job; they stay in their bin until they are taken.
+ *
+ * @property int $id
+ * @property int $part_id
+ * @property int $job_id
+ * @property int $quantity
+ * @property-read Job $job
+ * @property-read Part $part
+ */
+final class Reservation extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Job, $this> */
+    public function job(): BelongsTo
+    {
+        return $this->belongsTo(Job::class);
+    }
+
+    /** @return BelongsTo<Part, $this> */
+    public function part(): BelongsTo
+    {
+        return $this->belongsTo(Part::class);
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Machines;
+
+use OddBench\Knowledge\ServiceItem;
+
+/** When work that comes round is due: by hours or by the calendar, whichever is first. */
+final readonly class ServiceDue
+{
+    /** Mean days of a month. */
+    private const MONTH = 30.44;
+
+    /** Over this share of the way it is announced. */
+    private const SOON = 0.9;
+
+    /**
+     * @param  float|null  $hoursLeft  print hours until it is due, below zero when it is over
+     * @param  float|null  $daysLeft  days until it is due, below zero when it is over
+     * @param  float  $share  how much of the way is gone, over 1 when it is over
+     */
+    private function __construct(public ServiceItem $item, public ?float $hoursLeft, public ?float $daysLeft, public float $share)
+    {
+    }
+
+    /**
+     * @param  float|null  $hoursSince  print hours since it was done last, or since the machine was new; nothing when not known
+     * @param  float|null  $daysSince  days since it was done last, or since the machine is known
+     */
+    public static function of(ServiceItem $item, ?float $hoursSince, ?float $daysSince): self
+    {
+        $hours = $item->everyHours === null || $hoursSince === null ? null : $item->everyHours - $hoursSince;
+        $days = $item->everyMonths === null || $daysSince === null ? null : $item->everyMonths * self::MONTH - $daysSince;
+        $shares = [0.0];
+        if ($hours !== null) {
+            $shares[] = 1 - $hours / (float) $item->everyHours;
+        }
+        if ($days !== null) {
+            $shares[] = 1 - $days / ((float) $item->everyMonths * self::MONTH);
+        }
+
+        return new self($item, $hours, $days, max($shares));
+    }
+
+    public function due(): bool
+    {
+        return $this->share >= 1.0;
+    }
+
+    public function soon(): bool
+    {
+        return $this->share >= self::SOON;
+    }
+
+    /** Such as “120 h over”, “in 80 h”, “in 2 months”. */
+    public function words(): string
+    {
+        $said = [];
+        if ($this->hoursLeft !== null) {
+            $said[] = [1 - $this->hoursLeft / (float) $this->item->everyHours, $this->hoursLeft <= 0 ? round(-$this->hoursLeft).' h over' : 'in '.round($this->hoursLeft).' h'];
+        }
+        if ($this->daysLeft !== null) {
+            $said[] = [1 - $this->daysLeft / ((float) $this->item->everyMonths * self::MONTH), $this->daysLeft <= 0 ? self::span(-$this->daysLeft).' over' : 'in '.self::span($this->daysLeft)];
+        }
+        usort($said, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+
+        return $said[0][1] ?? 'not known';
+    }
+
+    private static function span(float $days): string
+    {
+        $months = (int) round($days / self::MONTH);
+
+        return $days < 45 ? round($days).' days' : "{$months} months";
+    }
+}
