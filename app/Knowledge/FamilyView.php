@@ -15,6 +15,7 @@ final readonly class FamilyView extends View
      * @param  array<string, string>  $traits
      * @param  array<string, string>  $starts  instrument input => what its sheet starts with
      * @param  list<string>  $places  codes of the places it has
+     * @param  list<string>  $sockets  names beside the sockets of its board
      */
     public function __construct(
         #[OA\Property] public string $code,
@@ -24,6 +25,7 @@ final readonly class FamilyView extends View
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))] public array $traits,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $places,
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))] public array $starts,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $sockets,
     ) {
     }
 }

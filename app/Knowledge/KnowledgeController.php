@@ -47,6 +47,7 @@ final readonly class KnowledgeController
             $family->traits,
             array_keys(array_filter($knowledge->places, static fn (Place $p): bool => $traits->allow($p->needs))),
             $family->starts,
+            array_map(strval(...), array_keys($family->sockets)),
         );
     }
 }

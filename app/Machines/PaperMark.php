@@ -22,4 +22,6 @@ final class PaperMark extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    protected $casts = ['x' => 'float', 'y' => 'float'];
 }

@@ -31,7 +31,7 @@ final class GuideRun extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['began_at' => 'datetime', 'ended_at' => 'datetime', 'given_up' => 'boolean'];
+    protected $casts = ['began_at' => 'datetime', 'ended_at' => 'datetime', 'minutes' => 'float', 'given_up' => 'boolean'];
 
     /** @return BelongsTo<Person, $this> */
     public function person(): BelongsTo

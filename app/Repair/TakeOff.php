@@ -40,7 +40,8 @@ final readonly class TakeOff
             throw Refused::because('station', "The job stands at {$job->station->words()}; machines are opened at Find and at Fix.");
         }
         Warranty::decidedBeforeOpening($job);
-        $numbers = TakenOff::query()->where('job_id', $job->id)->whereNull('withdrawn_at')->orderBy('number')->pluck('number')->map(fn (mixed $n): int => (int) $n)->all();
+        // what is back on again stands in nobody's way
+        $numbers = TakenOff::query()->where('job_id', $job->id)->whereNull('withdrawn_at')->whereDoesntHave('back')->orderBy('number')->pluck('number')->map(fn (mixed $n): int => (int) $n)->all();
         $last = (int) TakenOff::query()->where('job_id', $job->id)->max('number');
         if ($removal->photograph !== null && ! Photograph::query()->where(['id' => $removal->photograph, 'job_id' => $job->id])->exists()) {
             throw InputError::at('photograph', 'There is no such photograph in this job. Send it first.');
@@ -48,7 +49,7 @@ final readonly class TakeOff
         foreach (['after' => $removal->after ?? [], 'before' => $removal->before] as $field => $given) {
             foreach ($given as $i => $number) {
                 if (! in_array($number, $numbers, true)) {
-                    throw InputError::at("{$field}.{$i}", "There is no step {$number} on this tray.");
+                    throw InputError::at("{$field}.{$i}", "There is no step {$number} on this tray that is off.");
                 }
             }
         }

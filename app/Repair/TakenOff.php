@@ -54,7 +54,7 @@ final class TakenOff extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['fasteners' => 'array', 'missing' => 'array', 'sockets' => 'array', 'parts' => 'array', 'after' => 'array', 'before' => 'array', 'at' => 'datetime', 'withdrawn_at' => 'datetime'];
+    protected $casts = ['fasteners' => 'array', 'missing' => 'array', 'sockets' => 'array', 'parts' => 'array', 'after' => 'array', 'before' => 'array', 'engagement_mm' => 'float', 'room_mm' => 'float', 'at' => 'datetime', 'withdrawn_at' => 'datetime'];
 
     /** @return HasOne<PutBack, $this> */
     public function back(): HasOne

@@ -7,7 +7,11 @@ import JobPage from '@/Intake/JobPage.svelte';
 import Label from '@/Machines/Label.svelte';
 import Machine from '@/Machines/Machine.svelte';
 import Machines from '@/Machines/Machines.svelte';
+import Papers from '@/Machines/Papers.svelte';
 import Bench from '@/Plan/Bench.svelte';
+import Guide from '@/Repair/Guide.svelte';
+import Guides from '@/Repair/Guides.svelte';
+import TraySheet from '@/Repair/TraySheet.svelte';
 import NotHere from '@/Shop/NotHere.svelte';
 import Part from '@/Stock/Part.svelte';
 import Shelf from '@/Stock/Shelf.svelte';
@@ -17,6 +21,10 @@ export const { p, navigate, route } = createRouter({
   '/book-in': BookIn,
   '/jobs/:id': JobPage,
   '/jobs/:id/trials': Trials,
+  '/jobs/:id/tray': TraySheet,
+  '/guides': Guides,
+  '/guides/:code': Guide,
+  '/families/:family/papers': Papers,
   '/look-lists/:id': LookList,
   '/instruments': Instruments,
   '/instruments/:name': Instruments,

@@ -6,6 +6,10 @@
   import { here } from '@/Shop/session.svelte';
   import { clock, day, hours, money } from '@/ui/format';
   import Tag from '@/ui/Tag.svelte';
+  import PositionList from './PositionList.svelte';
+  import PositionMap from './PositionMap.svelte';
+  import ServiceDue from './ServiceDue.svelte';
+  import WarrantyLine from './WarrantyLine.svelte';
 
   const me = here();
   const tag = $derived((route.params as Record<string, string>)['tag'] ?? '');
@@ -36,6 +40,8 @@
     'superseded',
   ]);
   let every = $state(false);
+  let place = $state('');
+  const family = $derived(me.words.families.find((one) => one.code === machine.data?.machine.family));
   const lines = $derived((machine.data?.timeline ?? []).filter((line) => every || strong.has(line.kind)));
 </script>
 
@@ -62,6 +68,10 @@
           class="min-h-9 py-1.5 text-sm text-quiet underline"
           href={p('/machines/:tag/label', { params: { tag: m.tag } })}>Label</a
         >
+        <a
+          class="min-h-9 py-1.5 text-sm text-quiet underline"
+          href={p('/families/:family/papers', { params: { family: m.family } })}>Papers</a
+        >
       </header>
       {#if machine.data.redTag}
         <p class="hatch-edge mt-3 px-3 py-2">
@@ -70,6 +80,7 @@
         </p>
       {/if}
       <OwedLooks lists={machine.data.lookLists} />
+      <WarrantyLine passport={machine.data} />
       <dl class="mt-3 flex flex-wrap gap-x-8 gap-y-1">
         {#each [['Hours', `${hours(m.hours)} h`], ['Serial', m.serial ?? '–'], ['Whose', m.owner ?? (m.heldAs === 'farm' ? 'own farm' : 'bought for resale')], ['Reached', machine.data.ownerContact ?? '–'], ['Paid', machine.data.pricePaidMinor === null ? '–' : money(machine.data.pricePaidMinor, me.currency)]] as [name, value] (name)}
           {#if value !== '–'}<div>
@@ -135,7 +146,20 @@
       </p>
     </div>
     <aside class="border-line bg-side px-5 py-4 max-lg:border-t lg:border-l">
-      <h2>Visits</h2>
+      <div class="flex items-baseline justify-between">
+        <h2>Positions</h2>
+        {#if place !== ''}<button class="min-h-9 text-sm text-quiet underline" onclick={() => (place = '')}
+            >all of them</button
+          >{/if}
+      </div>
+      {#if family}<PositionMap
+          traits={family.traits}
+          positions={machine.data.positions}
+          bind:chosen={place}
+        />{/if}
+      <div class="mt-2"><PositionList positions={machine.data.positions} chosen={place} /></div>
+      <ServiceDue passport={machine.data} />
+      <h2 class="mt-5">Visits</h2>
       <ul class="mt-1">
         {#each machine.data.jobs as job (job.id)}
           <li class="rule-below py-1.5 leading-snug">
@@ -152,28 +176,6 @@
           </li>
         {/each}
       </ul>
-      <h2 class="mt-5">Positions</h2>
-      <table class="mt-1 w-full">
-        <thead class="text-left text-sm text-quiet"
-          ><tr><th class="font-normal">Where</th><th class="text-right font-normal">hours on it</th></tr
-          ></thead
-        >
-        <tbody>
-          {#each machine.data.positions as position (position.position)}
-            <tr class="rule-below align-top">
-              <td class="py-1 leading-tight"
-                >{position.name}{#if position.part}<span class="block text-sm text-quiet"
-                    >{position.part}, {day(position.fittedAt ?? '', me.zone)}</span
-                  >{/if}</td
-              >
-              <td class="py-1 text-right whitespace-nowrap"
-                >{#if position.replacements > 0}<span class="fig">{hours(position.hoursOnIt)}</span
-                  >{:else}<span class="text-sm text-quiet">as came</span>{/if}</td
-              >
-            </tr>
-          {/each}
-        </tbody>
-      </table>
     </aside>
   </main>
 {:else if machine.isError}

@@ -150,6 +150,27 @@
         </dd>
       </dl>
     {/if}
+    {#if (bench.data?.service.length ?? 0) > 0}
+      <h2 class="mt-5">Service is due</h2>
+      <ul class="mt-1">
+        {#each bench.data?.service ?? [] as line (line.tag)}
+          <li class="rule-below">
+            <a
+              class="flex min-h-9 items-center justify-between gap-2 py-1 leading-tight hover:bg-wash max-lg:min-h-11"
+              href={p('/machines/:tag', { params: { tag: line.tag } })}
+            >
+              <span class="min-w-0"
+                ><Tag tag={line.tag} />
+                <span class="text-sm"
+                  >{line.names[0]}{line.names.length > 1 ? ` and ${line.names.length - 1} more` : ''}</span
+                ></span
+              >
+              <span class="text-sm whitespace-nowrap text-quiet">{line.words}</span>
+            </a>
+          </li>
+        {/each}
+      </ul>
+    {/if}
     <h2 class="mt-5">Red tags</h2>
     {#each bench.data?.redTags ?? [] as tag (tag.tag)}
       <a

@@ -6,22 +6,23 @@
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { number } from '@/ui/format';
-  import { onKeys } from '@/ui/keys';
   import Key from '@/ui/Key.svelte';
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
 
   /** Takes a part from its bin and fits it into a position. */
-  let { job, wanted }: { job: Job; wanted: string[] } = $props();
+  let { job, wanted, open = $bindable(false) }: { job: Job; wanted: string[]; open?: boolean } = $props();
 
   const client = useQueryClient();
   const work = new Work();
-  let open = $state(false);
   let text = $state('');
   let part = $state<Part | null>(null);
   let quantity = $state('1');
   let position = $state('');
+  let reason = $state('');
+  let upgrade = $state(false);
+  let became = $state<'' | 'scrap' | 'tested' | 'untested' | 'seller'>('scrap');
 
   const list = (query: { text?: string; class?: string }) => told(api.GET('/parts', { params: { query } }));
   const fitting = createQuery(() => ({
@@ -49,21 +50,36 @@
     position = job.positions.find((p) => p.partClass === chosen.class)?.position ?? '';
   }
 
+  /** What became of the part that sat there. */
+  function old() {
+    if (position === '' || became === '') return { oldBecame: null, oldGrade: null };
+    if (became === 'tested' || became === 'untested')
+      return { oldBecame: 'spare' as const, oldGrade: became };
+    return { oldBecame: became, oldGrade: null };
+  }
+
   async function use(): Promise<void> {
     if (!part) return;
-    const body = { part: part.number, quantity: number(quantity) ?? 0, position: position || null };
+    const body = {
+      part: part.number,
+      quantity: number(quantity) ?? 0,
+      position: position || null,
+      reason: reason.trim() || null,
+      upgrade,
+      ...old(),
+    };
     const used = await work.do(async () =>
       keepJob(client, await told(api.POST('/jobs/{job}/parts', { params: { path: { job: job.id } }, body }))),
     );
     if (used) {
       part = null;
+      reason = '';
+      upgrade = false;
       text = '';
       quantity = '1';
       open = false;
     }
   }
-
-  $effect(() => onKeys({ u: () => (open = true) }));
 </script>
 
 {#if !open}
@@ -92,6 +108,24 @@
         choices={[...places, { code: '', name: 'no position' }]}
         error={work.error('position')}
       />
+    {/if}
+    {#if position !== ''}
+      <Press
+        label="The old one"
+        bind:value={became}
+        choices={[
+          { code: 'scrap', name: 'scrap' },
+          { code: 'tested', name: 'spare, tested' },
+          { code: 'untested', name: 'spare, untested' },
+          { code: 'seller', name: 'back to the seller' },
+          { code: '', name: 'not said' },
+        ]}
+      />
+      <Field label="Why" bind:value={reason} maxlength={200} />
+      <label class="flex min-h-11 items-center gap-2 text-sm"
+        ><input type="checkbox" class="size-4.5 accent-action" bind:checked={upgrade} />an upgrade: not what
+        the maker put there</label
+      >
     {/if}
     {#if work.refusal}<Problem message={work.refusal.message} />{/if}
     <div class="flex gap-2">

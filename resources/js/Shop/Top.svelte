@@ -2,6 +2,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import type { Snippet } from 'svelte';
   import { benchQuery } from '@/api/queries';
+  import Timers from '@/Repair/Timers.svelte';
   import { navigate, p, route } from '@/router';
   import { onKeys } from '@/ui/keys';
   import Key from '@/ui/Key.svelte';
@@ -19,6 +20,7 @@
     { name: 'Bench', path: '/' as const, also: ['/jobs', '/book-in'] },
     { name: 'Machines', path: '/machines' as const, also: ['/look-lists'] },
     { name: 'Shelf', path: '/shelf' as const, also: [] },
+    { name: 'Guides', path: '/guides' as const, also: [] },
   ];
   const open = (place: (typeof places)[number]): boolean =>
     route.pathname === place.path ||
@@ -33,6 +35,7 @@
       'g b': () => navigate('/'),
       'g m': () => navigate('/machines'),
       'g s': () => navigate('/shelf'),
+      'g u': () => navigate('/guides'),
       i: () => navigate('/instruments'),
       'Shift+?': () => (help = true),
     }),
@@ -44,6 +47,7 @@
     <a href={p('/')} class="shrink-0 font-extrabold tracking-tight">odd bench</a>
     <div class="mx-auto w-full max-w-[440px]"><ScanField /></div>
     <div class="flex shrink-0 items-center gap-4">
+      <Timers timers={bench.data?.timers ?? []} />
       {#if tags.length > 0}
         <a href={p('/')} class="hatch rounded-sm px-2.5 py-1 text-sm font-bold">
           <span class="bg-red px-1">{tags.length} red {tags.length === 1 ? 'tag' : 'tags'}</span>

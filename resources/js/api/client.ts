@@ -88,6 +88,21 @@ export async function sendPhotograph(
   );
 }
 
+/** Sends a manual, map or drawing of a family. */
+export async function sendPaper(
+  family: string,
+  title: string,
+  file: Blob,
+): Promise<components['schemas']['PapersView']> {
+  return asked(
+    new Request(`/api/v1/families/${family}/papers?title=${encodeURIComponent(title)}`, {
+      method: 'POST',
+      body: file,
+      headers: { Accept: 'application/json', 'Content-Type': file.type || 'application/octet-stream' },
+    }),
+  );
+}
+
 /** Asks an instrument with what was typed, or with a file as the body. */
 export async function readInstrument(
   name: string,

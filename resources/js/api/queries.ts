@@ -1,6 +1,6 @@
 import type { QueryClient } from '@tanstack/svelte-query';
 import { api, told } from './client';
-import type { Job } from './types';
+import type { Fix, Job } from './types';
 
 const LIVE = 5000;
 
@@ -29,6 +29,30 @@ export const diagnosisQuery = (job: Job, school: School) => ({
   queryFn: () =>
     told(api.GET('/jobs/{job}/diagnosis', { params: { path: { job: job.id }, query: { school } } })),
   staleTime: 60_000,
+});
+
+export const fixQuery = (job: Job) => ({
+  queryKey: ['fix', job.id, job.version],
+  queryFn: () => told(api.GET('/jobs/{job}/fix', { params: { path: { job: job.id } } })),
+  placeholderData: (previous: Fix | undefined) => previous,
+  staleTime: 60_000,
+});
+
+export const guidesQuery = () => ({
+  queryKey: ['guides'],
+  queryFn: () => told(api.GET('/guides')),
+  staleTime: 60_000,
+});
+
+export const guideQuery = (code: string) => ({
+  queryKey: ['guide', code],
+  queryFn: () => told(api.GET('/guides/{code}', { params: { path: { code } } })),
+  staleTime: 60_000,
+});
+
+export const papersQuery = (family: string) => ({
+  queryKey: ['papers', family],
+  queryFn: () => told(api.GET('/families/{family}/papers', { params: { path: { family } } })),
 });
 
 export const trialsQuery = (job: number) => ({
@@ -77,7 +101,17 @@ export const partQuery = (number: string) => ({
 /** A write answered with the job as it stands now: show that, and let what depends on it be asked for again. */
 export function keepJob(client: QueryClient, job: Job): void {
   client.setQueryData(['job', job.id], job);
-  for (const key of ['bench', 'machine', 'part', 'parts', 'machines', 'look-lists', 'look-list']) {
+  for (const key of [
+    'bench',
+    'machine',
+    'part',
+    'parts',
+    'machines',
+    'look-lists',
+    'look-list',
+    'guides',
+    'guide',
+  ]) {
     void client.invalidateQueries({ queryKey: [key] });
   }
 }

@@ -1323,6 +1323,7 @@ export interface components {
             starts: {
                 [key: string]: string;
             };
+            sockets: string[];
         };
         /** @description Fasteners of one size on the tray. */
         FastenerView: {

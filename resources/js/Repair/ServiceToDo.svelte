@@ -1,0 +1,36 @@
+<script lang="ts">
+  import { useQueryClient } from '@tanstack/svelte-query';
+  import { api, told } from '@/api/client';
+  import { keepJob } from '@/api/queries';
+  import type { Fix, Job } from '@/api/types';
+  import Button from '@/ui/Button.svelte';
+  import Problem from '@/ui/Problem.svelte';
+  import { Work } from '@/ui/work.svelte';
+
+  let { job, items, may }: { job: Job; items: Fix['service']; may: boolean } = $props();
+
+  const client = useQueryClient();
+  const work = new Work();
+  const done = (item: string) =>
+    work.do(async () =>
+      keepJob(
+        client,
+        await told(api.POST('/jobs/{job}/service', { params: { path: { job: job.id } }, body: { item } })),
+      ),
+    );
+</script>
+
+{#if items.length > 0}
+  <h2 class="rule-below mt-3 pb-1.5">Service to do</h2>
+  <ul>
+    {#each items as item (item.code)}
+      <li class="rule-below flex min-h-11 items-center justify-between gap-3 py-1">
+        <span class={item.done ? 'text-quiet' : ''}>{item.done ? '✓ ' : ''}{item.name}</span>
+        {#if may && !item.done}<Button kind="quiet" busy={work.busy} onclick={() => done(item.code)}
+            >Done without its guide</Button
+          >{/if}
+      </li>
+    {/each}
+  </ul>
+  {#if work.refusal}<Problem message={work.refusal.message} />{/if}
+{/if}

@@ -1,0 +1,249 @@
+<script lang="ts">
+  import { useQueryClient } from '@tanstack/svelte-query';
+  import { api, sendPhotograph, told } from '@/api/client';
+  import { keepJob } from '@/api/queries';
+  import type { Fix, Job } from '@/api/types';
+  import Button from '@/ui/Button.svelte';
+  import { Draft } from '@/ui/draft.svelte';
+  import Field from '@/ui/Field.svelte';
+  import { number } from '@/ui/format';
+  import { smaller } from '@/ui/photograph';
+  import Problem from '@/ui/Problem.svelte';
+  import { Work } from '@/ui/work.svelte';
+
+  /** One entry for the tray: what came off, its fasteners, its plugs; more when it matters. Enter writes it down. */
+  let { job, fix, close }: { job: Job; fix: Fix; close: () => void } = $props();
+
+  const client = useQueryClient();
+  const work = new Work();
+  const list = $props.id();
+  // svelte-ignore state_referenced_locally
+  const draft = new Draft(`tray:${job.id}`, {
+    off: '',
+    fasteners: '',
+    sockets: '',
+    missing: '',
+    wayRound: '',
+    caution: '',
+    undoFirst: '',
+    firstPass: '',
+    secondPass: '',
+    check: '',
+    into: '',
+    engagementMm: '',
+    roomMm: '',
+    cell: '',
+    alone: '',
+    parts: '',
+  });
+  const typed = draft.value;
+  let more = $state(false);
+  let picture = $state<File | null>(null);
+  let said = $state('');
+  let form = $state<HTMLFormElement | null>(null);
+
+  const listed = (text: string): string[] =>
+    text
+      .split(/[,;]/)
+      .map((word) => word.trim())
+      .filter(Boolean);
+  const sockets = $derived(listed(typed.sockets));
+
+  function socket(name: string): void {
+    typed.sockets = (sockets.includes(name) ? sockets.filter((s) => s !== name) : [...sockets, name]).join(
+      ', ',
+    );
+  }
+
+  /** A size picked again is one more of it. */
+  function size(name: string): void {
+    const pieces = listed(typed.fasteners);
+    const at = pieces.findIndex((piece) => piece.replace(/^\d+\s*/, '') === name);
+    if (at < 0) pieces.push(`1 ${name}`);
+    else pieces[at] = `${Number.parseInt(pieces[at] ?? '1', 10) + 1} ${name}`;
+    typed.fasteners = pieces.join(', ');
+  }
+
+  async function write(): Promise<void> {
+    const words = (text: string): string | null => text.trim() || null;
+    const kept = await work.do(async () => {
+      const photograph = picture ? (await sendPhotograph(job.id, await smaller(picture))).id : null;
+      keepJob(
+        client,
+        await told(
+          api.POST('/jobs/{job}/teardown-steps', {
+            params: { path: { job: job.id } },
+            body: {
+              off: typed.off,
+              fasteners: words(typed.fasteners),
+              missing: words(typed.missing),
+              sockets,
+              parts: listed(typed.parts),
+              after: typed.alone ? [] : null,
+              cell: number(typed.cell),
+              into: (words(typed.into) as 'metal' | 'plastic' | null) ?? null,
+              engagementMm: number(typed.engagementMm),
+              roomMm: number(typed.roomMm),
+              wayRound: words(typed.wayRound),
+              caution: words(typed.caution),
+              undoFirst: words(typed.undoFirst),
+              firstPass: words(typed.firstPass),
+              secondPass: words(typed.secondPass),
+              check: words(typed.check),
+              photograph,
+            },
+          }),
+        ),
+      );
+    });
+    if (!kept) return;
+    said = `On the tray: ${typed.off}.`;
+    draft.clear();
+    picture = null;
+    form?.querySelector('input')?.focus();
+  }
+</script>
+
+<svelte:window onkeydown={(event) => event.key === 'Escape' && close()} />
+
+<form
+  bind:this={form}
+  class="grid gap-2.5 border-l-4 border-wash pl-4"
+  aria-label="Something comes off"
+  onsubmit={(event) => {
+    event.preventDefault();
+    void write();
+  }}
+>
+  <div class="grid gap-x-3 gap-y-2.5 sm:grid-cols-2">
+    <div>
+      <label for="{list}-off" class="block text-sm font-semibold">What came off</label>
+      <!-- svelte-ignore a11y_autofocus -->
+      <input
+        id="{list}-off"
+        list="{list}-often"
+        class={['field mt-1', work.error('off') && 'border-2 border-out']}
+        autocomplete="off"
+        maxlength="160"
+        autofocus
+        bind:value={typed.off}
+      />
+      <datalist id="{list}-often">
+        {#each fix.often as off (off)}<option value={off}></option>{/each}
+      </datalist>
+      {#if work.error('off')}<p class="mt-1 text-sm font-semibold text-out">✕ {work.error('off')}</p>{/if}
+    </div>
+    <Field
+      label="Fasteners, such as 4 M3x12"
+      bind:value={typed.fasteners}
+      mono
+      maxlength={400}
+      error={work.error('fasteners')}
+    />
+  </div>
+  <div class="flex flex-wrap items-center gap-1" role="group" aria-label="Sizes this family has">
+    {#each fix.sizes.slice(0, 9) as name (name)}
+      <button
+        type="button"
+        tabindex="-1"
+        class="fig min-h-8 rounded-sm border border-line bg-white px-2 text-sm hover:bg-wash max-lg:min-h-11"
+        onclick={() => size(name)}>+1 {name}</button
+      >
+    {/each}
+  </div>
+  <div>
+    <Field label="Unplugged, by the name at the socket" bind:value={typed.sockets} mono maxlength={300} />
+    <div class="mt-1 flex flex-wrap gap-1" role="group" aria-label="Sockets of this board">
+      {#each fix.sockets as name (name)}
+        <button
+          type="button"
+          tabindex="-1"
+          aria-pressed={sockets.includes(name)}
+          class={[
+            'fig min-h-8 min-w-9 rounded-sm border px-1.5 text-sm max-lg:min-h-11',
+            sockets.includes(name)
+              ? 'border-action bg-action text-white'
+              : 'border-line bg-white hover:bg-wash',
+          ]}
+          onclick={() => socket(name)}>{name}</button
+        >
+      {/each}
+    </div>
+  </div>
+  {#if more}
+    <div class="grid gap-2.5 sm:grid-cols-2">
+      <Field label="Which way round" bind:value={typed.wayRound} maxlength={300} />
+      <Field label="Mind, on the way back" bind:value={typed.caution} maxlength={300} />
+      <Field label="Parts taken out, with commas" bind:value={typed.parts} maxlength={300} />
+      <Field
+        label="Missing when it was opened"
+        bind:value={typed.missing}
+        mono
+        maxlength={200}
+        error={work.error('missing')}
+      />
+      <Field label="First pass, e.g. all in, finger-tight" bind:value={typed.firstPass} maxlength={300} />
+      <Field label="Second pass, e.g. evenly, snug" bind:value={typed.secondPass} maxlength={300} />
+      <Field label="Undo first, e.g. slacken the belt" bind:value={typed.undoFirst} maxlength={300} />
+      <Field label="Then check, e.g. still turns" bind:value={typed.check} maxlength={300} />
+      <div class="grid grid-cols-3 gap-2 sm:col-span-2">
+        <label class="text-sm font-semibold"
+          >Screws hold in<select class="field mt-1 font-normal" bind:value={typed.into}
+            ><option value="">not said</option><option value="metal">metal</option><option value="plastic"
+              >plastic</option
+            ></select
+          ></label
+        >
+        <Field
+          label="Thread that holds"
+          bind:value={typed.engagementMm}
+          numeric
+          unit="mm"
+          error={work.error('engagementMm')}
+        />
+        <Field
+          label="Room behind it"
+          bind:value={typed.roomMm}
+          numeric
+          unit="mm"
+          error={work.error('roomMm')}
+        />
+      </div>
+      <div class="flex flex-wrap items-end gap-4 sm:col-span-2">
+        <div class="w-24">
+          <Field label="Tray cell" bind:value={typed.cell} numeric error={work.error('cell')} />
+        </div>
+        <label class="flex min-h-11 items-center gap-2 text-sm"
+          ><input
+            type="checkbox"
+            class="size-4.5 accent-action"
+            bind:checked={() => typed.alone !== '', (on) => (typed.alone = on ? 'yes' : '')}
+          />goes back on at any time, waits for nothing</label
+        >
+      </div>
+    </div>
+  {/if}
+  {#if work.refusal && work.refusal.errors.every((e) => !['off', 'fasteners', 'missing'].includes(e.field))}
+    <Problem message={work.refusal.message} />
+  {/if}
+  <div class="flex flex-wrap items-center gap-2">
+    <Button kind="main" type="submit" busy={work.busy}>Write it down</Button>
+    <label
+      class="inline-flex min-h-11 cursor-pointer items-center rounded-sm border border-action bg-white px-3.5 font-semibold text-action hover:bg-wash"
+    >
+      {picture ? '✓ Photo' : 'Photo'}
+      <input
+        type="file"
+        accept="image/*"
+        capture="environment"
+        class="sr-only"
+        onchange={(event) => (picture = event.currentTarget.files?.[0] ?? null)}
+      />
+    </label>
+    <Button kind="quiet" onclick={() => (more = !more)}
+      >{more ? 'Less' : 'Which way round, cautions, passes…'}</Button
+    >
+    <Button kind="quiet" onclick={close}>Done for now</Button>
+    <span class="text-sm text-well" role="status">{said}</span>
+  </div>
+</form>
