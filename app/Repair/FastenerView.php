@@ -14,6 +14,7 @@ final readonly class FastenerView extends View
     public function __construct(
         #[OA\Property] public string $size,
         #[OA\Property] public int $count,
+        #[OA\Property(description: 'how many lie in the tray now')] public int $lies,
         #[OA\Property(description: 'places that were empty on opening')] public int $missing,
         #[OA\Property] public ?float $diameterMm,
         #[OA\Property] public ?float $lengthMm,

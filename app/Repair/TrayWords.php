@@ -31,7 +31,7 @@ final class TrayWords
             $waits = $back === null ? $record->sequence->waitsFor($id, array_map(strval(...), array_keys($record->back))) : [];
 
             return new TrayStepView(
-                $t->number, $t->off, array_map(self::fasteners(...), $step->fasteners), $t->sockets, $t->parts,
+                $t->number, $t->off, array_map(static fn (FastenersOut $out): FastenerView => self::fasteners($out, $back), $step->fasteners), $t->sockets, $t->parts,
                 array_map(static fn (string $other): string => $record->sequence->step($other, 'step')->off, $waits), in_array($id, $open, true),
                 $back === null ? 'off' : ($back->finished ? 'back' : 'first'),
                 $t->cell, $t->way_round, $t->caution, $t->undo_first, $t->first_pass, $t->second_pass, $t->check,
@@ -59,8 +59,8 @@ final class TrayWords
         return array_map(static fn (Substitute $s): SubstituteView => new SubstituteView((int) $s->step, $s->insteadOf, $s->fitted, $s->safe, $s->because), $record->accounts->substitutes());
     }
 
-    private static function fasteners(FastenersOut $out): FastenerView
+    private static function fasteners(FastenersOut $out, ?StepBack $back): FastenerView
     {
-        return new FastenerView($out->size->name, $out->count, $out->missing, $out->size->screw?->diameterMm, $out->size->screw?->lengthMm, $out->size->head);
+        return new FastenerView($out->size->name, $out->count, max(0, $out->count - ($back->fasteners[$out->size->name] ?? 0)), $out->missing, $out->size->screw?->diameterMm, $out->size->screw?->lengthMm, $out->size->head);
     }
 }

@@ -18,15 +18,16 @@
   // follows the job from station to station, unless somebody chose to look at another
   let chosen = $state<{ at: Station; station: Station } | null>(null);
   const viewed = $derived(chosen && chosen.at === job.station ? chosen.station : job.station);
+  // at Find and Fix the right column begins at the top, so that the next step and its buttons are seen without scrolling
+  const tall = $derived(viewed === 'diagnosis' || viewed === 'repair');
 </script>
 
 <svelte:head><title>{job.machine.tag} {job.machine.familyName} · Odd Bench</title></svelte:head>
 
-<!-- at Find the right column begins at the top, so that the next step and its buttons are seen without scrolling -->
 <main
   class={[
     'px-4 pt-3 pb-6 md:px-5',
-    viewed === 'diagnosis' && 'lg:grid lg:grid-cols-[minmax(0,1fr)_330px] lg:grid-rows-[auto_1fr] lg:gap-x-5',
+    tall && 'lg:grid lg:grid-cols-[minmax(0,1fr)_340px] lg:grid-rows-[auto_1fr] lg:gap-x-5',
   ]}
 >
   <div class="min-w-0">
@@ -55,11 +56,7 @@
   </div>
 
   {#snippet rail()}<PassportRail {job} />{/snippet}
-  <div
-    class={viewed === 'diagnosis'
-      ? 'max-lg:mt-3 max-lg:flex max-lg:flex-col max-lg:gap-5 lg:contents'
-      : 'mt-3'}
-  >
+  <div class={tall ? 'max-lg:mt-3 max-lg:flex max-lg:flex-col max-lg:gap-5 lg:contents' : 'mt-3'}>
     {#if viewed === 'intake'}
       <BookedIn {job} {rail} />
     {:else if viewed === 'safety'}

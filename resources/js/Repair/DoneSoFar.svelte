@@ -2,8 +2,9 @@
   import type { Job } from '@/api/types';
   import { here } from '@/Shop/session.svelte';
   import { clock } from '@/ui/format';
+  import NoteMend from './NoteMend.svelte';
 
-  let { job }: { job: Job } = $props();
+  let { job, may }: { job: Job; may: boolean } = $props();
   const me = here();
 </script>
 
@@ -21,4 +22,5 @@
       <li class="py-2 text-quiet">Nothing is noted yet. What is touched decides what must be proved.</li>
     {/each}
   </ul>
+  {#if may}<NoteMend {job} />{/if}
 </div>

@@ -115,7 +115,7 @@
     void write();
   }}
 >
-  <div class="grid gap-x-3 gap-y-2.5 sm:grid-cols-2">
+  <div class="grid gap-x-3 gap-y-2.5 sm:grid-cols-3">
     <div>
       <label for="{list}-off" class="block text-sm font-semibold">What came off</label>
       <!-- svelte-ignore a11y_autofocus -->
@@ -140,9 +140,10 @@
       maxlength={400}
       error={work.error('fasteners')}
     />
+    <Field label="Unplugged, by socket" bind:value={typed.sockets} mono maxlength={300} />
   </div>
   <div class="flex flex-wrap items-center gap-1" role="group" aria-label="Sizes this family has">
-    {#each fix.sizes.slice(0, 9) as name (name)}
+    {#each fix.sizes.slice(0, 10) as name (name)}
       <button
         type="button"
         tabindex="-1"
@@ -151,24 +152,21 @@
       >
     {/each}
   </div>
-  <div>
-    <Field label="Unplugged, by the name at the socket" bind:value={typed.sockets} mono maxlength={300} />
-    <div class="mt-1 flex flex-wrap gap-1" role="group" aria-label="Sockets of this board">
-      {#each fix.sockets as name (name)}
-        <button
-          type="button"
-          tabindex="-1"
-          aria-pressed={sockets.includes(name)}
-          class={[
-            'fig min-h-8 min-w-9 rounded-sm border px-1.5 text-sm max-lg:min-h-11',
-            sockets.includes(name)
-              ? 'border-action bg-action text-white'
-              : 'border-line bg-white hover:bg-wash',
-          ]}
-          onclick={() => socket(name)}>{name}</button
-        >
-      {/each}
-    </div>
+  <div class="flex flex-wrap gap-1" role="group" aria-label="Sockets of this board">
+    {#each fix.sockets as name (name)}
+      <button
+        type="button"
+        tabindex="-1"
+        aria-pressed={sockets.includes(name)}
+        class={[
+          'fig min-h-8 min-w-9 rounded-sm border px-1.5 text-sm max-lg:min-h-11',
+          sockets.includes(name)
+            ? 'border-action bg-action text-white'
+            : 'border-line bg-white hover:bg-wash',
+        ]}
+        onclick={() => socket(name)}>{name}</button
+      >
+    {/each}
   </div>
   {#if more}
     <div class="grid gap-2.5 sm:grid-cols-2">

@@ -1,9 +1,23 @@
 <script lang="ts">
   import type { Confirmed, Job } from '@/api/types';
+  import Button from '@/ui/Button.svelte';
   import NoteMend from './NoteMend.svelte';
 
   /** The confirmed faults, with how each is put right. */
-  let { job, faults, may }: { job: Job; faults: Confirmed[]; may: boolean } = $props();
+  let {
+    job,
+    faults,
+    may,
+    brief,
+  }: {
+    job: Job;
+    faults: Confirmed[];
+    may: boolean;
+    /** work has begun: how it is done stands behind a press */
+    brief: boolean;
+  } = $props();
+  let opened = $state<string | null>(null);
+  const whole = (fault: Confirmed): boolean => !fault.mended && (!brief || opened === fault.fault);
 </script>
 
 <h2 class="rule-below pb-1.5">To mend</h2>
@@ -17,11 +31,16 @@
         {#if fault.danger}<span class="hatch rounded-sm px-1 text-xs font-bold"
             ><span class="bg-red px-0.5">DANGER</span></span
           >{/if}
+        {#if may && brief && !fault.mended}<Button
+            kind="quiet"
+            label="Note the mend: {fault.name}"
+            onclick={() => (opened = opened === fault.fault ? null : fault.fault)}
+            >{opened === fault.fault ? 'Not now' : 'Note the mend…'}</Button
+          >{/if}
         {#if fault.mended}<span class="font-semibold text-well">✓ mend noted</span>{/if}
       </p>
-      {#if fault.ways.length < 2 && !fault.mended}<p class="mt-0.5 max-w-prose text-sm">{fault.do}</p>{/if}
-      {#if may && !fault.mended}<NoteMend {job} {fault} />{/if}
+      {#if fault.ways.length < 2 && whole(fault)}<p class="mt-0.5 max-w-prose text-sm">{fault.do}</p>{/if}
+      {#if may && whole(fault)}<NoteMend {job} {fault} />{/if}
     </li>
   {/each}
 </ul>
-{#if may}<NoteMend {job} />{/if}

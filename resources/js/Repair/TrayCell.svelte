@@ -5,8 +5,9 @@
   let { number, steps, amiss }: { number: number; steps: TrayStep[]; amiss: boolean } = $props();
 
   const MM = 2.4;
-  const lies = $derived(steps.filter((step) => step.standing !== 'back'));
-  const back = $derived(steps.length > 0 && lies.length === 0);
+  const out = $derived(steps.filter((step) => step.standing !== 'back'));
+  const left = $derived(steps.some((step) => step.fasteners.some((f) => f.lies > 0)));
+  const back = $derived(steps.length > 0 && out.length === 0 && !left);
 
   interface Drawn {
     size: string;
@@ -16,12 +17,12 @@
     head: string | null;
   }
   const rows = $derived(
-    lies.flatMap((step) =>
+    steps.flatMap((step) =>
       step.fasteners
-        .filter((f) => f.count > 0)
+        .filter((f) => f.lies > 0)
         .map((f): Drawn => ({
           size: f.size,
-          count: f.count,
+          count: f.lies,
           length: f.lengthMm,
           thick: Math.max(3, (f.diameterMm ?? 3) * MM * 0.75),
           head: f.head,
@@ -93,8 +94,8 @@
         >{row.size} <span class="float-right">×{row.count}</span></span
       >{/each}
     {#if steps.length > 0}<span class={back ? 'line-through' : 'text-quiet'}>{names}</span>{/if}
-    {#if lies.some((s) => s.parts.length > 0)}<span class="text-quiet">
-        · {lies.flatMap((s) => s.parts).join(', ')}</span
+    {#if out.some((s) => s.parts.length > 0)}<span class="text-quiet">
+        · {out.flatMap((s) => s.parts).join(', ')}</span
       >{/if}
   </p>
 </div>

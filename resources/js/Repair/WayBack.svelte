@@ -48,7 +48,7 @@
 </script>
 
 {#if steps.length > 0}
-  <h2 class="rule-below mt-4 pb-1.5">
+  <h2 class="rule-below mt-3 pb-1.5">
     Back together
     <span class="ml-1 text-sm font-normal text-quiet"
       >last off, first on{left === 0 ? ' · all back' : ` · ${left} to go`}</span

@@ -1329,6 +1329,8 @@ export interface components {
         FastenerView: {
             size: string;
             count: number;
+            /** @description how many lie in the tray now */
+            lies: number;
             /** @description places that were empty on opening */
             missing: number;
             /** Format: float */
