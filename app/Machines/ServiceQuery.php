@@ -35,7 +35,7 @@ final readonly class ServiceQuery
                 }
                 $done = $last->get("{$machine->id} {$item->code}");
                 $since = $done === null ? $machine->created_at : $done->at;
-                $of[] = ServiceDue::of($item, $hours === null ? null : $hours - (float) ($done->hours ?? 0), $since->diffInDays(now(), true));
+                $of[] = ServiceDue::of($item, $hours === null ? null : $hours - (float) ($done->hours ?? 0), $since->diffInDays(now(), true), $done !== null);
             }
             usort($of, static fn (ServiceDue $a, ServiceDue $b): int => $b->share <=> $a->share);
             $due[$machine->id] = $of;

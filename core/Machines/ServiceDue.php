@@ -19,16 +19,18 @@ final readonly class ServiceDue
      * @param  float|null  $hoursLeft  print hours until it is due, below zero when it is over
      * @param  float|null  $daysLeft  days until it is due, below zero when it is over
      * @param  float  $share  how much of the way is gone, over 1 when it is over
+     * @param  bool  $everDone  it was noted as done here before
      */
-    private function __construct(public ServiceItem $item, public ?float $hoursLeft, public ?float $daysLeft, public float $share)
+    private function __construct(public ServiceItem $item, public ?float $hoursLeft, public ?float $daysLeft, public float $share, public bool $everDone)
     {
     }
 
     /**
      * @param  float|null  $hoursSince  print hours since it was done last, or since the machine was new; nothing when not known
      * @param  float|null  $daysSince  days since it was done last, or since the machine is known
+     * @param  bool  $everDone  it was noted as done before
      */
-    public static function of(ServiceItem $item, ?float $hoursSince, ?float $daysSince): self
+    public static function of(ServiceItem $item, ?float $hoursSince, ?float $daysSince, bool $everDone = true): self
     {
         $hours = $item->everyHours === null || $hoursSince === null ? null : $item->everyHours - $hoursSince;
         $days = $item->everyMonths === null || $daysSince === null ? null : $item->everyMonths * self::MONTH - $daysSince;
@@ -40,7 +42,7 @@ final readonly class ServiceDue
             $shares[] = 1 - $days / ((float) $item->everyMonths * self::MONTH);
         }
 
-        return new self($item, $hours, $days, max($shares));
+        return new self($item, $hours, $days, max($shares), $everDone);
     }
 
     public function due(): bool
@@ -56,6 +58,9 @@ final readonly class ServiceDue
     /** Such as “120 h over”, “in 80 h”, “in 2 months”. */
     public function words(): string
     {
+        if (! $this->everDone && $this->due()) {
+            return 'never noted here';
+        }
         $said = [];
         if ($this->hoursLeft !== null) {
             $said[] = [1 - $this->hoursLeft / (float) $this->item->everyHours, $this->hoursLeft <= 0 ? round(-$this->hoursLeft).' h over' : 'in '.round($this->hoursLeft).' h'];

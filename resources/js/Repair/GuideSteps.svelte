@@ -34,27 +34,21 @@
         full && !every && 'border-l-4 border-action bg-white py-2 pr-2 pl-2.5',
       ]}
     >
-      {#if full || step.powerChanges || step.heatChanges || i === 0}
-        {#if !ticked}
-          <p class="mb-0.5 flex flex-wrap gap-1 text-sm">
-            <span
-              class={[
-                'rounded-sm border px-1.5',
-                live(step)
-                  ? 'border-waiting bg-waiting-wash text-waiting'
-                  : 'border-line bg-white text-quiet',
-                step.powerChanges && 'font-bold',
-              ]}><span aria-hidden="true">{live(step) ? '●' : '○'}</span> {step.power}</span
-            >
-            <span
-              class={[
-                'rounded-sm border px-1.5',
-                hot(step) ? 'border-out bg-out-wash text-out' : 'border-line bg-white text-quiet',
-                step.heatChanges && 'font-bold',
-              ]}><span aria-hidden="true">{hot(step) ? '▲' : '▽'}</span> {step.heat}</span
-            >
-          </p>
-        {/if}
+      {#if !ticked && (full || step.powerChanges || step.heatChanges || i === 0)}
+        <p class="mb-0.5 flex flex-wrap gap-1 text-sm">
+          <span
+            class={[
+              step.powerChanges || i === 0 ? 'rounded-sm border px-1.5 font-bold' : 'pr-1.5',
+              live(step) ? 'border-waiting bg-waiting-wash text-waiting' : 'border-line text-quiet',
+            ]}><span aria-hidden="true">{live(step) ? '●' : '○'}</span> {step.power}</span
+          >
+          <span
+            class={[
+              step.heatChanges || i === 0 ? 'rounded-sm border px-1.5 font-bold' : 'pr-1.5',
+              hot(step) ? 'border-out bg-out-wash text-out' : 'border-line text-quiet',
+            ]}><span aria-hidden="true">{hot(step) ? '▲' : '▽'}</span> {step.heat}</span
+          >
+        </p>
       {/if}
       <p class={['break-words', ticked && 'line-through', step.number === current && 'font-bold']}>
         <span class="fig">{step.number}.</span>

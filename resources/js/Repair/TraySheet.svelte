@@ -1,7 +1,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import { fixQuery, jobQuery } from '@/api/queries';
-  import type { Fix, Job } from '@/api/types';
+  import type { Fix } from '@/api/types';
   import { p, route } from '@/router';
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
@@ -12,7 +12,10 @@
   const me = here();
   const id = $derived(Number((route.params as Record<string, string>)['id'] ?? 0));
   const job = createQuery(() => jobQuery(id));
-  const fix = createQuery(() => ({ ...fixQuery(job.data as Job), enabled: job.data !== undefined }));
+  const fix = createQuery(() => ({
+    ...fixQuery(job.data ?? { id, version: 0 }),
+    enabled: job.data !== undefined,
+  }));
   const order = (data: Fix) => data.reassembly.flatMap((n) => data.steps.find((s) => s.number === n) ?? []);
 </script>
 

@@ -6,6 +6,7 @@
   import { navigate, p, route } from '@/router';
   import { onKeys } from '@/ui/keys';
   import Key from '@/ui/Key.svelte';
+  import { now } from '@/ui/now.svelte';
   import KeysHelp from './KeysHelp.svelte';
   import ScanField from './ScanField.svelte';
   import { here } from './session.svelte';
@@ -27,6 +28,8 @@
     (place.path !== '/' && route.pathname.startsWith(place.path)) ||
     place.also.some((path) => route.pathname.startsWith(path));
 
+  const timers = $derived(bench.data?.timers ?? []);
+  const rings = $derived(timers.some((timer) => Date.parse(timer.ringsAt) <= now.ms));
   const tags = $derived(bench.data?.redTags ?? []);
 
   $effect(() =>
@@ -42,12 +45,12 @@
   );
 </script>
 
-<div class="mx-auto max-w-[1920px] px-3 pb-6 md:px-5 print:p-0">
+<div class={['mx-auto max-w-[1920px] px-3 md:px-5 print:p-0', rings ? 'pb-28' : 'pb-6']}>
   <header class="flex items-center gap-4 py-2 print:hidden">
     <a href={p('/')} class="shrink-0 font-extrabold tracking-tight">odd bench</a>
     <div class="mx-auto w-full max-w-[440px]"><ScanField /></div>
     <div class="flex shrink-0 items-center gap-4">
-      <Timers timers={bench.data?.timers ?? []} />
+      <Timers {timers} />
       {#if tags.length > 0}
         <a href={p('/')} class="hatch rounded-sm px-2.5 py-1 text-sm font-bold">
           <span class="bg-red px-1">{tags.length} red {tags.length === 1 ? 'tag' : 'tags'}</span>

@@ -31,7 +31,7 @@ export const diagnosisQuery = (job: Job, school: School) => ({
   staleTime: 60_000,
 });
 
-export const fixQuery = (job: Job) => ({
+export const fixQuery = (job: Pick<Job, 'id' | 'version'>) => ({
   queryKey: ['fix', job.id, job.version],
   queryFn: () => told(api.GET('/jobs/{job}/fix', { params: { path: { job: job.id } } })),
   placeholderData: (previous: Fix | undefined) => previous,

@@ -60,6 +60,7 @@
       .filter((item) => words.every((word) => begins(item, word)))
       .sort(
         (a, b) =>
+          Number(b.name.toLowerCase() === first) - Number(a.name.toLowerCase() === first) ||
           Number(b.name.toLowerCase().startsWith(first)) - Number(a.name.toLowerCase().startsWith(first)),
       )
       .slice(0, 9);

@@ -124,4 +124,45 @@ final class ProofPlanTest extends TestCase
     {
         return array_map(static fn ($owed): string => $owed->proof->code, $plan->owed);
     }
+
+    public function test_each_proof_says_what_makes_it_owed(): void
+    {
+        $input = ['traits' => TradeKnowledge::read()->families['tern-220']->traits, 'touched' => [], 'mended' => ['bed-wire-broken'], 'fitted' => ['bed-wires', 'x-belt'], 'unplugged' => ['TH', 'mystery']];
+        $because = [];
+        foreach ((new ProofPlan(TradeKnowledge::read()))->compute($input)['stages'] as $stage) {
+            foreach ($stage['proofs'] as $proof) {
+                $because[$proof['code']] = $proof['because'];
+            }
+        }
+        self::assertSame('mended: Bed wire broken', $because['heat-moving']);
+        self::assertSame('new: X belt', $because['belt-tension']);
+        self::assertSame('unplugged: TH', $because['runaway-hotend']);
+        self::assertSame('new: X belt', $because['full-travel'], 'what was fitted says more than a loom that was touched');
+        self::assertSame('mended: Bed wire broken', $because['repeat-complaint']);
+    }
+
+    public function test_new_bed_wires_are_heated_while_the_bed_travels_even_when_no_fault_was_named(): void
+    {
+        $owed = (new ProofPlan(TradeKnowledge::read()))->for(Traits::of(TradeKnowledge::read()->families['tern-220']->traits), [], [], ['bed-wires'])->owed;
+        $codes = array_map(static fn ($o): string => $o->proof->code, $owed);
+
+        self::assertSame([], array_diff(['heat-moving', 'bed-hold', 'runaway-bed', 'insulation'], $codes));
+        self::assertNotContains('repeat-complaint', $codes, 'nothing was complained of');
+    }
+
+    public function test_a_socket_nobody_knows_counts_as_the_loom(): void
+    {
+        $owed = (new ProofPlan(TradeKnowledge::read()))->for(Traits::of([]), [], [], [], ['XYZ']);
+        self::assertSame('unplugged: XYZ', $owed->find('heat-moving')?->because);
+    }
+
+    public function test_an_unknown_position_is_refused_by_its_field(): void
+    {
+        try {
+            (new ProofPlan(TradeKnowledge::read()))->compute(['traits' => [], 'touched' => [], 'mended' => [], 'fitted' => ['wing-left']]);
+            self::fail('It was taken.');
+        } catch (InputError $e) {
+            self::assertSame('fitted.0', $e->field);
+        }
+    }
 }
