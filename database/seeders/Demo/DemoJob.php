@@ -69,6 +69,7 @@ final class DemoJob
         private readonly MoveJob $move,
         private readonly EditJob $edit,
         private readonly Hands $hands,
+        private readonly DemoFix $tray,
     ) {
     }
 
@@ -93,6 +94,7 @@ final class DemoJob
             $this->job = $this->confirm->pass($this->job, $plot->kind === JobKind::Refurbish ? 'Bought for resale; cleaned and gone over.' : 'Nothing broken: due by hours.', $this->job->version, $people[$who]);
             yield new Beat($who, $this->random->getInt(18, 40));
             $this->job = $this->note->note($this->job, null, null, 'Cleaned, greased, belts and wheels set, fans blown out.', ['motion', 'fans'], $people[$who]);
+            $this->tray->goneOver($this->job->refresh(), true, $people[$who]);
         } else {
             yield from $this->find($plot, $truth, $who);
             if ($plot->stopAt === 'find') {
@@ -102,6 +104,7 @@ final class DemoJob
             if (str_starts_with((string) $plot->stopAt, 'fix')) {
                 return;
             }
+            $this->tray->goneOver($this->job->refresh(), false, $people[$who]);
         }
         yield from $this->takeTagOff($who);
         $this->to(Station::Proof, $who);
@@ -194,7 +197,12 @@ final class DemoJob
             }
             yield from $this->parts($fault->mend()->parts, $who);
             yield new Beat($who, (int) round($fault->mend()->minutes * $this->random->getInt(80, 140) / 100));
-            $this->job = $this->note->note($this->job->refresh(), $fault->code, null, $fault->mend()->do, [], $this->people[$who]);
+            if ($fault->code === 'rail-scored') {
+                $this->tray->turnRail($this->job, $this->people[$who]);
+            }
+            if (! $this->tray->byGuide($this->job->refresh(), $fault->code, $this->people[$who])) {
+                $this->job = $this->note->note($this->job->refresh(), $fault->code, null, $fault->mend()->do, [], $this->people[$who]);
+            }
             if (in_array($fault->code, $truth->faults, true)) {
                 $this->mended[] = $fault->code;
             }
@@ -259,7 +267,7 @@ final class DemoJob
     private function proofs(DemoPlot $plot, DemoTruth $truth, string $who): Generator
     {
         for ($tries = 0; $tries < 60; $tries++) {
-            $job = $this->job->refresh()->load(['mends', 'movements', 'proofResults', 'machine']);
+            $job = $this->job->refresh()->load(['mends', 'movements', 'takenOff.back', 'railTurns', 'proofResults', 'machine']);
             $missing = $this->owed->plan($job)->missing($this->owed->passed($job));
             if ($missing === []) {
                 return;

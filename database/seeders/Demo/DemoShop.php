@@ -48,7 +48,7 @@ final class DemoShop
     /** @var array<int, true> machine id => somebody is on the way with it */
     private array $underway = [];
 
-    public function __construct(private readonly Container $app, private readonly Knowledge $knowledge, private readonly RegisterMachine $register, private readonly MoveStock $stock, private readonly Hands $hands, private readonly EditJob $edit, private readonly DemoFind $find)
+    public function __construct(private readonly Container $app, private readonly Knowledge $knowledge, private readonly RegisterMachine $register, private readonly MoveStock $stock, private readonly Hands $hands, private readonly EditJob $edit, private readonly DemoFind $find, private readonly DemoFix $tray)
     {
     }
 
@@ -259,6 +259,7 @@ final class DemoShop
     private function setTheBench(): void
     {
         $this->find->play($this->today, $this->people);
+        $this->tray->setTheTray($this->today, $this->people);
         foreach (Job::query()->whereNull('finished_at')->orderBy('id')->get() as $job) {
             $this->hands->off($job);
             if ($job->waits_for === 'itself') {

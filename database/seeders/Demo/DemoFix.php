@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders\Demo;
+
+use App\Intake\Job;
+use App\Machines\ChangePosition;
+use App\Machines\KeepPaper;
+use App\Machines\KeepService;
+use App\Machines\Machine;
+use App\Machines\Warranty;
+use App\Repair\GuideRun;
+use App\Repair\PutStepBack;
+use App\Repair\Removal;
+use App\Repair\RunGuide;
+use App\Repair\TakeOff;
+use App\Repair\TrayQuery;
+use App\Shop\Person;
+use Illuminate\Support\Carbon;
+use OddBench\Knowledge\Knowledge;
+use OddBench\Knowledge\Traits;
+use OddBench\Repair\FastenerList;
+use OddBench\Repair\LearningCurve;
+
+/** What is done by guides, on the tray and by the hours, through the same actions the page uses. */
+final readonly class DemoFix
+{
+    /** Worked by its guide and written down step by step; other mends are noted only. */
+    private const BY_GUIDE = ['tube-cooked' => 'replace-liner', 'nozzle-worn-out' => 'change-nozzle-hot', 'fan-part-failed' => 'change-fans'];
+
+    public function __construct(private Knowledge $knowledge, private RunGuide $guides, private TakeOff $takeOff, private PutStepBack $back, private TrayQuery $tray, private KeepService $service, private ChangePosition $positions, private Warranty $warranty, private KeepPaper $papers)
+    {
+    }
+
+    /** Mends a fault by its guide, when there is one for this machine that is written down here; says whether it did. */
+    public function byGuide(Job $job, string $fault, Person $by): bool
+    {
+        $code = self::BY_GUIDE[$fault] ?? null;
+        $guide = $code === null ? null : $this->knowledge->guides[$code];
+        if ($guide === null || $by->login !== 'bo' || ! Traits::of($this->knowledge->families[$job->machine->family]->traits)->allow($guide->needs)) {
+            return false;
+        }
+        $job = $this->guides->start($job, $guide->code, null, $by);
+        $run = (int) GuideRun::query()->where('job_id', $job->id)->latest('id')->value('id');
+        foreach (array_keys($guide->stepsOf(null)) as $number) {
+            $job = $this->guides->tick($job, $run, $number, $by);
+        }
+        $this->allBack($job, $by);
+        $before = GuideRun::query()->where(['guide' => $guide->code, 'person_id' => $by->id])->whereNotNull('minutes')->count();
+        $this->guides->end($job, $run, false, round(LearningCurve::of($guide->first, $guide->practised)->minutes($before + 1) * (0.85 + ($job->id % 7) / 20), 1), $by);
+
+        return true;
+    }
+
+    private function allBack(Job $job, Person $by): void
+    {
+        $job->load('takenOff.back');
+        foreach ($this->tray->record($job)->sequence->order as $number) {
+            $this->back->put($job, (int) $number, null, null, null, true, $by);
+        }
+    }
+
+    /** Our own machines are gone over while they are here, some things more often than others. */
+    public function goneOver(Job $job, bool $service, Person $by): void
+    {
+        $machine = $job->machine;
+        $traits = Traits::of($this->knowledge->families[$machine->family]->traits);
+        foreach ($this->knowledge->service as $item) {
+            $does = $service || crc32("{$job->id} {$item->code}") % 10 < 7;
+            if ($machine->held_as === 'farm' && $does && $traits->allow($item->needs)) {
+                $this->service->done($job, $item->code, $by);
+            }
+        }
+    }
+
+    public function turnRail(Job $job, Person $by): void
+    {
+        foreach (['y-rail-left', 'y-rail-right'] as $rail) {
+            if (isset($this->knowledge->families[$job->machine->family]->positions[$rail]) && crc32("{$job->machine_id} {$rail}") % 3 > 0) {
+                rescue(fn () => $this->positions->turn($job, $rail, 'groove under the wheel', $by), report: false);
+            }
+        }
+    }
+
+    /**
+     * A tray in the middle of its work, a manual’s map, machines under warranty.
+     *
+     * @param  array<string, Person>  $people
+     */
+    public function setTheTray(Carbon $today, array $people): void
+    {
+        foreach (Machine::query()->where('held_as', 'farm')->orderByDesc('id')->limit(2)->get() as $machine) {
+            $this->warranty->note($machine, 'seller', $today->copy()->addMonths(5)->toDateString(), 'invoice in the blue folder');
+        }
+        foreach (['tern-220', 'heron-cx'] as $family) {
+            $map = new DemoBoardMap($this->knowledge->families[$family]);
+            $paper = $this->papers->keep($family, 'Connector map of the board', $map->png(), $people['ada']);
+            foreach ($map->points() as $socket => [$x, $y]) {
+                $this->papers->mark($paper, 'socket', $socket, 1, $x, $y, $people['ada']);
+            }
+        }
+        $job = Job::query()->whereNull('finished_at')->where('station', 'repair')->whereHas('confirmed', fn ($q) => $q->where('fault', 'hotend-blob'))->first();
+        if ($job !== null) {
+            Carbon::setTestNow($today->copy()->subMinutes(58));
+            $this->openHotEnd($job, $people['imre']);
+        }
+    }
+
+    private function openHotEnd(Job $job, Person $by): void
+    {
+        $steps = [
+            new Removal('Hot-end cover', FastenerList::read('2 M3x25'), wayRound: 'cut-out to the fan', firstPass: 'both in, finger-tight', secondPass: 'snug, it is plastic'),
+            new Removal('Fan shroud', FastenerList::read('4 M3x12'), check: 'fan turns free'),
+            new Removal('Board cover', FastenerList::read('2 M2.5x8'), sockets: ['E', 'TH', 'F2']),
+            new Removal('Idler arm and spring', FastenerList::read('1 M3x25, 1 spring'), caution: 'the spring jumps: a hand over it'),
+            new Removal('Liner, collar pressed first', FastenerList::read('1 collar clip'), parts: ['liner']),
+        ];
+        foreach ($steps as $step) {
+            $job = $this->takeOff->take($job, $step, $by);
+        }
+        $this->back->put($job, 5, null, null, ['liner' => 'new'], true, $by);
+        $this->back->put($job, 4, null, null, null, true, $by);
+        $this->back->put($job, 3, FastenerList::read('1 M2.5x8'), null, null, true, $by);
+    }
+}
