@@ -61,6 +61,7 @@
       label="Which position"
       items={job.positions.map((one) => ({ code: one.position, name: one.name }))}
       showAll
+      clears
       onpick={(chosen) => (code = chosen)}
     />
     {#if position}
