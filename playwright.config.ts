@@ -14,7 +14,7 @@ export default defineConfig({
   testDir: 'tests/Browser',
   outputDir: 'var/browser',
   workers: 1,
-  timeout: 90_000,
+  timeout: 150_000,
   expect: { timeout: 10_000 },
   reporter: [['list']],
   use: {

@@ -6,7 +6,6 @@ namespace App\Machines;
 
 use Illuminate\Support\Collection;
 use OddBench\Knowledge\Knowledge;
-use OddBench\Knowledge\Traits;
 use OddBench\Machines\ServiceDue;
 
 /** What comes round on machines, and how far off it is. */
@@ -27,12 +26,8 @@ final readonly class ServiceQuery
         $due = [];
         foreach ($machines as $machine) {
             $hours = $machine->hoursRun();
-            $traits = Traits::of($this->knowledge->families[$machine->family]->traits ?? []);
             $of = [];
-            foreach ($this->knowledge->service as $item) {
-                if (! $traits->allow($item->needs)) {
-                    continue;
-                }
+            foreach ($this->knowledge->serviceOf($machine->family) as $item) {
                 $done = $last->get("{$machine->id} {$item->code}");
                 $since = $done === null ? $machine->created_at : $done->at;
                 $of[] = ServiceDue::of($item, $hours === null ? null : $hours - (float) ($done->hours ?? 0), $since->diffInDays(now(), true), $done !== null);

@@ -8,6 +8,8 @@ use App\Diagnosis\DiagnosisQuery;
 use App\Intake\Job;
 use App\Intake\WalkQuery;
 use App\Proof\OwedQuery;
+use App\Repair\TakenOff;
+use App\Repair\TrayQuery;
 use App\Safety\SafetyState;
 use Illuminate\Database\Eloquent\Collection;
 use OddBench\Intake\Station;
@@ -19,7 +21,7 @@ final readonly class NextStep
 {
     private const MINUTES_TO_SIGN = 2;
 
-    public function __construct(private Knowledge $knowledge, private DiagnosisQuery $diagnosis, private WalkQuery $walk, private OwedQuery $owed, private SafetyState $safety)
+    public function __construct(private Knowledge $knowledge, private DiagnosisQuery $diagnosis, private WalkQuery $walk, private OwedQuery $owed, private SafetyState $safety, private TrayQuery $tray)
     {
     }
 
@@ -75,6 +77,11 @@ final readonly class NextStep
             $fault = $this->knowledge->faults[$unmended[0]] ?? null;
 
             return $fault === null ? ['Mend it', null] : ["Mend: {$fault->name}", (int) ceil($fault->mend()->minutes)];
+        }
+
+        $off = $job->takenOff->filter(static fn (TakenOff $t): bool => $t->back === null)->count();
+        if ($this->tray->open($job) !== []) {
+            return $off === 0 ? ['The tray does not add up: put it right', 3] : ["Put it together again, {$off} to go", max(2, 2 * $off)];
         }
 
         return $job->machine->redTag === null ? ['Done here, on to Prove', 1] : ['Red tag: measure, sign, then prove', 5];

@@ -144,6 +144,7 @@ final class CrossCheck
                 $this->exist("families/{$family->code}.yaml", $position->code, 'part (wear.yaml says where it sits)', [$position->partClass], $this->knowledge->wear);
             }
             $this->exist("families/{$family->code}.yaml", $family->code, 'sockets', array_values($family->sockets), $this->knowledge->subsystems);
+            $this->exist("families/{$family->code}.yaml", $family->code, 'service', array_map(strval(...), array_keys($family->service)), $this->knowledge->service);
             if (isset($letters[$family->letters])) {
                 $this->wrong("families/{$family->code}.yaml", $family->code, 'letters', "are taken by {$letters[$family->letters]}");
             }

@@ -13,6 +13,7 @@ final readonly class Family
      * @param  array<string, Position>  $positions  by code
      * @param  list<string>  $fasteners  sizes it usually has, e.g. “M3×12”
      * @param  array<string, string>  $sockets  name printed beside a socket of its board => subsystem behind it
+     * @param  array<string, array{hours: float|null, months: float|null}>  $service  item => its own rhythm; nothing is the common one
      * @param  array<string, string>  $starts  instrument input => what its sheet starts with
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class Family
         public array $starts = [],
         public array $fasteners = [],
         public array $sockets = [],
+        public array $service = [],
     ) {
     }
 }

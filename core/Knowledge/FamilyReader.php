@@ -20,7 +20,7 @@ final class FamilyReader
             }
         }
 
-        return new Family($entry->text('code'), $entry->text('name'), $entry->text('letters'), $traits, self::positions($entry), self::starts($entry), self::fasteners($entry), self::sockets($entry));
+        return new Family($entry->text('code'), $entry->text('name'), $entry->text('letters'), $traits, self::positions($entry), self::starts($entry), self::fasteners($entry), self::sockets($entry), self::service($entry));
     }
 
     /** @return array<string, string> */
@@ -74,5 +74,20 @@ final class FamilyReader
         }
 
         return $sockets;
+    }
+
+    /** @return array<string, array{hours: float|null, months: float|null}> item => its own rhythm */
+    private static function service(Entry $entry): array
+    {
+        $service = [];
+        foreach ($entry->map('service') as $item => $fields) {
+            $of = $entry->part("service.{$item}", $fields);
+            $service[$item] = ['hours' => $of->numberOrNull('every_hours'), 'months' => $of->numberOrNull('every_months')];
+            if (($service[$item]['hours'] ?? 1) <= 0 || ($service[$item]['months'] ?? 1) <= 0 || array_filter($service[$item]) === []) {
+                $of->wrong('every_hours', 'or every_months must be over 0');
+            }
+        }
+
+        return $service;
     }
 }

@@ -98,6 +98,24 @@ final readonly class Knowledge
         return $this->guides[$code] ?? throw InputError::unknown($field, 'guide', $code, array_keys($this->guides));
     }
 
+    /**
+     * The work that comes round on a family’s machines, in its own rhythm where it has one.
+     *
+     * @return list<ServiceItem>
+     */
+    public function serviceOf(string $family): array
+    {
+        $of = $this->families[$family] ?? null;
+        $traits = Traits::of($of->traits ?? []);
+        $items = array_filter($this->service, static fn (ServiceItem $item): bool => $traits->allow($item->needs));
+
+        return array_values(array_map(static function (ServiceItem $item) use ($of): ServiceItem {
+            $own = $of->service[$item->code] ?? null;
+
+            return $own === null ? $item : new ServiceItem($item->code, $item->name, $item->needs, $item->guide, $own['hours'], $own['months'], $item->minutes);
+        }, $items));
+    }
+
     /** Print hours a position usually lasts; nothing where hours do not wear it. */
     public function lifeHours(Position $position): ?float
     {

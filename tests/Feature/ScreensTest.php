@@ -56,12 +56,12 @@ final class ScreensTest extends BenchTestCase
         $this->actingAs($this->person());
         $count = function (): array {
             $counts = [];
-            foreach (['/bench', '/machines', '/parts', '/machines/'.DB::table('machines')->value('tag'), '/jobs/'.DB::table('jobs')->min('id')] as $path) {
+            foreach (['/bench', '/machines', '/parts', '/machines/'.DB::table('machines')->value('tag'), '/jobs/'.DB::table('jobs')->min('id'), '/guides', '/jobs/'.DB::table('jobs')->min('id').'/fix'] as $path) {
                 $this->getJson("/api/v1{$path}")->assertOk(); // what is worked out once is kept
                 DB::enableQueryLog();
                 DB::flushQueryLog();
                 $this->getJson("/api/v1{$path}")->assertOk();
-                $counts[strtok(ltrim($path, '/'), '/')][] = count(DB::getQueryLog());
+                $counts[str_ends_with($path, '/fix') ? 'fix' : strtok(ltrim($path, '/'), '/')][] = count(DB::getQueryLog());
                 DB::disableQueryLog();
             }
 
@@ -75,6 +75,8 @@ final class ScreensTest extends BenchTestCase
         self::assertSame($few, $many);
         self::assertLessThan(12, $many['bench'][0]);
         self::assertLessThan(40, $many['jobs'][0]);
+        self::assertLessThan(30, $many['fix'][0]);
+        self::assertLessThan(6, $many['guides'][0]);
     }
 
     public function test_lists_page_by_key(): void

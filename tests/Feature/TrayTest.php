@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Intake\Job;
 use App\Shop\Role;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 
 /** The tray: what comes off is written down once, goes back in its order, and is accounted for before the job leaves Fix. */
@@ -168,6 +169,24 @@ final class TrayTest extends BenchTestCase
 
         self::assertSame('M4×16', $sizes[0]);
         self::assertSame(['Odd bracket'], $this->getJson("/api/v1/jobs/{$sister->id}/fix")->json('often'));
+    }
+
+    public function test_a_long_tray_asks_the_database_no_more_than_a_short_one(): void
+    {
+        $count = function (): int {
+            DB::enableQueryLog();
+            DB::flushQueryLog();
+            $this->fix();
+            DB::disableQueryLog();
+
+            return count(DB::getQueryLog());
+        };
+        $this->takeOff(['off' => 'Cover', 'fasteners' => '2 M3x25'])->assertOk();
+        $few = $count();
+        for ($i = 0; $i < 12; $i++) {
+            $this->takeOff(['off' => "Part {$i}", 'fasteners' => '2 M3x12', 'sockets' => ["S{$i}"], 'after' => []])->assertOk();
+        }
+        self::assertSame($few, $count());
     }
 
     public function test_who_may_not_work_may_not_write_on_the_tray(): void

@@ -157,7 +157,9 @@
           positions={machine.data.positions}
           bind:chosen={place}
         />{/if}
-      <div class="mt-2"><PositionList positions={machine.data.positions} chosen={place} /></div>
+      <div class="mt-2">
+        <PositionList positions={machine.data.positions} family={m.family} chosen={place} />
+      </div>
       <ServiceDue passport={machine.data} />
       <h2 class="mt-5">Visits</h2>
       <ul class="mt-1">

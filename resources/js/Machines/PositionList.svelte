@@ -4,7 +4,11 @@
   import { day, hours } from '@/ui/format';
 
   /** What sits where, how long it has run, and how long it usually lasts. */
-  let { positions, chosen = '' }: { positions: Fitting[]; chosen?: string } = $props();
+  let {
+    positions,
+    family,
+    chosen = '',
+  }: { positions: Fitting[]; family: string; chosen?: string } = $props();
 
   const me = here();
   const shown = $derived(positions.filter((one) => chosen === '' || one.place === chosen));
@@ -50,6 +54,11 @@
           {#if one.part}{one.part}, {day(one.fittedAt ?? '', me.zone)}{one.by ? `, ${one.by}` : ''}{one.reason
               ? `: ${one.reason}`
               : ''}{:else}As it came{/if}
+        </p>
+        <p class="text-sm">
+          <a class="text-quiet underline" href="/families/{family}/papers?place={one.position}"
+            >where it sits, on paper</a
+          >
         </p>
         {#each one.earlier as before, i (i)}
           <p class="text-sm text-quiet">

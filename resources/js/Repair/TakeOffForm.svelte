@@ -34,6 +34,7 @@
     roomMm: '',
     cell: '',
     alone: '',
+    before: '',
     parts: '',
   });
   const typed = draft.value;
@@ -47,6 +48,7 @@
       .split(/[,;]/)
       .map((word) => word.trim())
       .filter(Boolean);
+  const off = $derived(fix.steps.filter((step) => step.standing === 'off'));
   const sockets = $derived(listed(typed.sockets));
 
   function socket(name: string): void {
@@ -80,6 +82,7 @@
               sockets,
               parts: listed(typed.parts),
               after: typed.alone ? [] : null,
+              before: typed.before ? [Number(typed.before)] : [],
               cell: number(typed.cell),
               into: (words(typed.into) as 'metal' | 'plastic' | null) ?? null,
               engagementMm: number(typed.engagementMm),
@@ -211,6 +214,15 @@
         <div class="w-24">
           <Field label="Tray cell" bind:value={typed.cell} numeric error={work.error('cell')} />
         </div>
+        {#if off.length > 0}
+          <label class="text-sm font-semibold"
+            >Goes back on before<select class="field mt-1 font-normal" bind:value={typed.before}
+              ><option value="">nothing in particular</option>{#each off as step (step.number)}<option
+                  value={String(step.number)}>{step.number} {step.off}</option
+                >{/each}</select
+            ></label
+          >
+        {/if}
         <label class="flex min-h-11 items-center gap-2 text-sm"
           ><input
             type="checkbox"

@@ -75,6 +75,16 @@ final class ServiceDueTest extends TestCase
         }
     }
 
+    public function test_a_family_may_have_its_own_rhythm(): void
+    {
+        $knowledge = TradeKnowledge::read();
+        $hours = static fn (string $family): array => array_map(static fn (ServiceItem $i): ?float => $i->everyHours, array_column($knowledge->serviceOf($family), null, 'code'));
+
+        self::assertSame(300.0, $hours('bittern-ht')['grease'], 'a heated chamber dries grease');
+        self::assertSame(500.0, $hours('heron-cx')['grease']);
+        self::assertArrayNotHasKey('grease', $hours('tern-220'), 'wheels stay dry');
+    }
+
     public function test_faces_are_used_up_one_after_the_other(): void
     {
         $new = new Faces(2, []);
