@@ -27,7 +27,10 @@ use OddBench\Repair\LearningCurve;
 final readonly class DemoFix
 {
     /** Worked by its guide and written down step by step; other mends are noted only. */
-    private const BY_GUIDE = ['tube-cooked' => 'replace-liner', 'nozzle-worn-out' => 'change-nozzle-hot', 'fan-part-failed' => 'change-fans'];
+    private const BY_GUIDE = [
+        'tube-cooked' => 'replace-liner', 'nozzle-worn-out' => 'change-nozzle-hot', 'nozzle-blocked' => 'clear-full-clog', 'feeder-tube-jam' => 'clear-feeder',
+        'break-fan-failed' => 'change-fans', 'fan-part-failed' => 'change-fans', 'knob-screws-free' => 'lock-bed-screws', 'belt-slack' => 'belts-and-tensioner',
+    ];
 
     public function __construct(private Knowledge $knowledge, private RunGuide $guides, private TakeOff $takeOff, private PutStepBack $back, private TrayQuery $tray, private KeepService $service, private ChangePosition $positions, private Warranty $warranty, private KeepPaper $papers)
     {
@@ -41,9 +44,10 @@ final readonly class DemoFix
         if ($guide === null || $by->login !== 'bo' || ! Traits::of($this->knowledge->families[$job->machine->family]->traits)->allow($guide->needs)) {
             return false;
         }
-        $job = $this->guides->start($job, $guide->code, null, $by);
+        $school = $guide->schools()[0] ?? null;
+        $job = $this->guides->start($job, $guide->code, $school, $by);
         $run = (int) GuideRun::query()->where('job_id', $job->id)->latest('id')->value('id');
-        foreach (array_keys($guide->stepsOf(null)) as $number) {
+        foreach (array_keys($guide->stepsOf($school)) as $number) {
             $job = $this->guides->tick($job, $run, $number, $by);
         }
         $this->allBack($job, $by);

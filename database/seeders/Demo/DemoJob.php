@@ -160,6 +160,12 @@ final class DemoJob
         if ($plot->stopAt === 'find') {
             return;
         }
+        if ($plot->stopAt !== null) {
+            // what stands on the bench today was found out
+            $this->job = $this->confirm->confirm($this->job->refresh(), $truth->faults, $this->job->version, $this->people[$who]);
+
+            return;
+        }
         $this->confirmLikeliest($who);
     }
 

@@ -150,6 +150,25 @@
         </dd>
       </dl>
     {/if}
+    <h2 class="mt-5">Red tags</h2>
+    {#each bench.data?.redTags ?? [] as tag (tag.tag)}
+      <a
+        href={tag.job === null
+          ? p('/machines/:tag', { params: { tag: tag.tag } })
+          : p('/jobs/:id', { params: { id: String(tag.job) } })}
+        class="hatch-edge mt-2 block bg-sheet px-3 py-2 hover:bg-wash"
+      >
+        <Tag tag={tag.tag} />
+        <span class="text-sm">{tag.reason}, {since(tag.since, me.zone).replace('since ', '')}</span>
+        {#if tag.wantsSignature}<span class="block text-sm font-bold text-red"
+            >A lead’s signature is wanted</span
+          >{/if}
+      </a>
+    {:else}
+      <p class="mt-1 text-sm text-quiet">
+        None. Machines with a danger stand here until two people have signed.
+      </p>
+    {/each}
     {#if (bench.data?.service.length ?? 0) > 0}
       <h2 class="mt-5">Service is due</h2>
       <ul class="mt-1">
@@ -171,24 +190,5 @@
         {/each}
       </ul>
     {/if}
-    <h2 class="mt-5">Red tags</h2>
-    {#each bench.data?.redTags ?? [] as tag (tag.tag)}
-      <a
-        href={tag.job === null
-          ? p('/machines/:tag', { params: { tag: tag.tag } })
-          : p('/jobs/:id', { params: { id: String(tag.job) } })}
-        class="hatch-edge mt-2 block bg-sheet px-3 py-2 hover:bg-wash"
-      >
-        <Tag tag={tag.tag} />
-        <span class="text-sm">{tag.reason}, {since(tag.since, me.zone).replace('since ', '')}</span>
-        {#if tag.wantsSignature}<span class="block text-sm font-bold text-red"
-            >A lead’s signature is wanted</span
-          >{/if}
-      </a>
-    {:else}
-      <p class="mt-1 text-sm text-quiet">
-        None. Machines with a danger stand here until two people have signed.
-      </p>
-    {/each}
   </aside>
 </div>

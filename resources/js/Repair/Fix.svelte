@@ -62,25 +62,25 @@
   {#if fix.data}
     <ServiceToDo {job} items={fix.data.service} {may} />
     <div class="mt-3">
-      {#if may && decided}
-        {#if writing}
-          <TakeOffForm {job} fix={fix.data} close={() => (writing = false)} />
-        {:else}
-          <div class="flex flex-wrap items-center gap-2">
-            <Button kind={fix.data.steps.length === 0 ? 'main' : 'plain'} onclick={() => (writing = true)}
+      {#if writing && may && decided}
+        <TakeOffForm {job} fix={fix.data} close={() => (writing = false)} />
+      {:else}
+        <div class="flex flex-wrap items-center gap-2">
+          {#if may && decided}<Button
+              kind={fix.data.steps.length === 0 ? 'main' : 'plain'}
+              onclick={() => (writing = true)}
               >Something comes off <Key light={fix.data.steps.length === 0}>t</Key></Button
-            >
-            <Button onclick={() => (using = true)}>Use a part <Key>u</Key></Button>
-            <a
+            >{/if}
+          {#if may}<Button onclick={() => (using = true)}>Use a part <Key>u</Key></Button>{/if}
+          <a
+            class="min-h-9 py-1.5 text-sm text-quiet underline"
+            href={p('/families/:family/papers', { params: { family: job.machine.family } })}>Papers</a
+          >
+          {#if fix.data.steps.length > 0}<a
               class="min-h-9 py-1.5 text-sm text-quiet underline"
-              href={p('/families/:family/papers', { params: { family: job.machine.family } })}>Papers</a
-            >
-            {#if fix.data.steps.length > 0}<a
-                class="min-h-9 py-1.5 text-sm text-quiet underline"
-                href={p('/jobs/:id/tray', { params: { id: String(job.id) } })}>Tray sheet</a
-              >{/if}
-          </div>
-        {/if}
+              href={p('/jobs/:id/tray', { params: { id: String(job.id) } })}>Tray sheet</a
+            >{/if}
+        </div>
       {/if}
     </div>
     <div

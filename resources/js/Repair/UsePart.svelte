@@ -6,7 +6,6 @@
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { number } from '@/ui/format';
-  import Key from '@/ui/Key.svelte';
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
@@ -82,9 +81,7 @@
   }
 </script>
 
-{#if !open}
-  <div class="mt-2"><Button onclick={() => (open = true)}>Use a part <Key>u</Key></Button></div>
-{:else if part}
+{#if open && part}
   <form
     class="mt-2 grid gap-3 border-l-4 border-wash pl-4"
     onsubmit={(event) => {
@@ -133,7 +130,7 @@
       <Button onclick={() => (part = null)}>Another part</Button>
     </div>
   </form>
-{:else}
+{:else if open}
   <div class="mt-2 border-l-4 border-wash pl-4">
     <Field
       label="Which part: scan, number, name or bin"
