@@ -70,6 +70,6 @@ final readonly class PaperController
     {
         $found = Paper::query()->findOrFail($paper);
 
-        return response((string) Storage::get($found->path), 200, ['Content-Type' => $found->mime, 'Content-Disposition' => 'inline', 'X-Content-Type-Options' => 'nosniff', 'Content-Security-Policy' => "default-src 'none'; style-src 'unsafe-inline'; object-src 'self'", 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        return response((string) Storage::get($found->path), 200, ['Content-Type' => $found->mime, 'Content-Disposition' => 'inline', 'X-Content-Type-Options' => 'nosniff', 'Cache-Control' => 'private, max-age=31536000, immutable']);
     }
 }

@@ -64,7 +64,11 @@ final readonly class PutStepBack
                 throw Refused::because('step', "“{$taken->off}” is not ticked.");
             }
             $taken->back->update(['undone_at' => now(), 'undone_by' => $by->id]);
-            $this->check($job);
+            try {
+                $this->check($job);
+            } catch (InputError) {
+                throw Refused::because('step', "“{$taken->off}” cannot come off again under what went on after it. Take those ticks away first.");
+            }
 
             return new Said('put-back', "Off again: {$taken->off}");
         });

@@ -134,7 +134,7 @@ http {
     index index.php;
     add_header X-Content-Type-Options nosniff always;
     add_header Referrer-Policy same-origin always;
-    add_header Content-Security-Policy "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'; base-uri 'none'" always;
+    add_header Content-Security-Policy "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'self'; base-uri 'none'" always;
     location /build/assets/ { expires 1y; add_header Cache-Control "public, immutable"; }
     location / { try_files \$uri /index.php\$is_args\$args; }
     location = /index.php {

@@ -40,6 +40,9 @@ final class TrayTest extends BenchTestCase
         $this->back(2)->assertOk();
         $this->back(1)->assertOk();
         self::assertSame([], $this->fix()['differences']);
+        $this->assertRefused($this->send('DELETE', $this->url('teardown-steps/2/back')), 409, 'step', 'Take those ticks away first');
+        $this->send('DELETE', $this->url('teardown-steps/1/back'))->assertOk();
+        $this->send('DELETE', $this->url('teardown-steps/2/back'))->assertOk();
     }
 
     public function test_a_screw_short_keeps_the_job_at_fix_until_somebody_says_why(): void

@@ -40,6 +40,7 @@
   const typed = draft.value;
   let more = $state(false);
   let picture = $state<File | null>(null);
+  let sent: { file: File; id: number } | null = null;
   let said = $state('');
   let form = $state<HTMLFormElement | null>(null);
 
@@ -69,7 +70,10 @@
   async function write(): Promise<void> {
     const words = (text: string): string | null => text.trim() || null;
     const kept = await work.do(async () => {
-      const photograph = picture ? (await sendPhotograph(job.id, await smaller(picture))).id : null;
+      // a photograph that arrived is not sent again when the line it belongs to was refused
+      if (picture && sent?.file !== picture)
+        sent = { file: picture, id: (await sendPhotograph(job.id, await smaller(picture))).id };
+      const photograph = picture ? (sent?.id ?? null) : null;
       keepJob(
         client,
         await told(
