@@ -33,6 +33,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withProviders()
     ->withCommands([
         App\Instruments\Console\PluckCommand::class,
+        App\Proof\Console\RigCommand::class,
         App\Knowledge\Console\ComputeCommand::class,
         App\Knowledge\Console\KnowledgeCommand::class,
         App\Diagnosis\Console\RatesCommand::class,

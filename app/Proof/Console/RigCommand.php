@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Proof\Console;
+
+use Illuminate\Console\Command;
+use OddBench\Knowledge\Knowledge;
+use OddBench\Rig\Fault;
+use OddBench\Rig\Numbers;
+use OddBench\Rig\Printer;
+use OddBench\Rig\Server;
+use RuntimeException;
+
+/** Starts a simulated printer on a port. */
+final class RigCommand extends Command
+{
+    protected $signature = 'odd-bench:rig {--family=tern-220} {--fault=* : what is wrong with it, hidden from who connects} {--port=8641} {--host=127.0.0.1 : other machines reach it only when you name another address} {--speed=1 : simulated seconds for each real one} {--seed=1} {--for= : stop after so many real seconds}';
+
+    protected $description = 'A simulated printer on a TCP port';
+
+    public function handle(Knowledge $knowledge): int
+    {
+        /** @var list<string> $given */
+        $given = (array) $this->option('fault');
+        $faults = array_map(Fault::tryFrom(...), $given);
+        $unknown = array_keys(array_filter($faults, static fn (?Fault $fault): bool => $fault === null));
+        if ($unknown !== []) {
+            $this->error("There is no fault “{$given[$unknown[0]]}”. Known: ".implode(', ', array_map(static fn (Fault $fault): string => $fault->value, Fault::cases())).'.');
+
+            return self::INVALID;
+        }
+        $family = $knowledge->families[(string) $this->option('family')] ?? null;
+        if ($family === null) {
+            $this->error('There is no such family. Known: '.implode(', ', array_keys($knowledge->families)).'.');
+
+            return self::INVALID;
+        }
+        $speed = max(0.1, min(1000.0, (float) $this->option('speed')));
+        try {
+            $server = new Server(new Printer(Numbers::of($family->name, $family->traits), array_values(array_filter($faults)), (int) $this->option('seed')), (string) $this->option('host'), (int) $this->option('port'), $speed);
+        } catch (RuntimeException $e) {
+            $this->error($e->getMessage());
+
+            return self::FAILURE;
+        }
+        $this->line("A {$family->name} listens on {$this->option('host')}:{$server->port()}.");
+        $until = $this->option('for') === null ? INF : microtime(true) + (float) $this->option('for');
+        while (microtime(true) < $until) {
+            $server->serve();
+        }
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Rig;
+
+/** The numbers of a simulated machine, from the traits of its family (typical values of the trade, from memory). */
+final readonly class Numbers
+{
+    /**
+     * @param  array{float, float, float}  $sizeMm
+     * @param  int  $slots  of its feeder; 1 without one
+     */
+    public function __construct(
+        public string $family,
+        public array $sizeMm,
+        public float $hotendW,
+        public float $bedW,
+        public float $bedHeatJPerK,
+        public float $ambientC,
+        public int $slots,
+        public float $mostFlowMm3PerS,
+    ) {
+    }
+
+    /** @param  array<string, string>  $traits */
+    public static function of(string $family, array $traits, float $ambientC = 22.0): self
+    {
+        $large = ($traits['motion'] ?? '') === 'corexy' || ($traits['bed_supply'] ?? '') === 'mains';
+
+        return new self(
+            family: $family,
+            sizeMm: $large ? [256.0, 256.0, 256.0] : (($traits['motion'] ?? '') === 'cantilever' ? [180.0, 180.0, 180.0] : [220.0, 220.0, 250.0]),
+            hotendW: ($traits['hotend'] ?? '') === 'all-metal' ? 50.0 : 40.0,
+            bedW: ($traits['bed_supply'] ?? '') === 'mains' ? 600.0 : 220.0,
+            bedHeatJPerK: $large ? 900.0 : 500.0,
+            ambientC: ($traits['chamber'] ?? '') === 'heated' ? $ambientC + 4 : $ambientC,
+            slots: ($traits['feeder'] ?? '') === 'multi' ? 4 : 1,
+            mostFlowMm3PerS: ($traits['filament_path'] ?? '') === 'direct' ? 14.0 : 11.0,
+        );
+    }
+}

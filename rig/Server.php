@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Rig;
+
+use RuntimeException;
+
+/** Puts a simulated printer on a TCP port: what any serial-to-network bridge would offer. */
+final class Server
+{
+    /** Bytes a client may have unread before it is let go. */
+    private const MOST_UNREAD = 1_048_576;
+
+    /** @var resource */
+    private $listening;
+
+    /** @var array<int, resource> */
+    private array $clients = [];
+
+    /** @var array<int, string> */
+    private array $unread = [];
+
+    private float $began;
+
+    /** @param  float  $speed  simulated seconds for each real one */
+    public function __construct(private readonly Printer $printer, string $host, int $port, private readonly float $speed = 1.0)
+    {
+        $listening = @stream_socket_server("tcp://{$host}:{$port}", $code, $message);
+        if ($listening === false) {
+            throw new RuntimeException("Port {$port} on {$host} cannot be used: {$message}. Choose another.");
+        }
+        stream_set_blocking($listening, false);
+        $this->listening = $listening;
+        $this->began = microtime(true);
+    }
+
+    public function port(): int
+    {
+        $name = (string) stream_socket_get_name($this->listening, false);
+
+        return (int) substr($name, (int) strrpos($name, ':') + 1);
+    }
+
+    /** One round: reads what came, lets time go by, sends what is to be said. Waits up to a tenth of a second. */
+    public function serve(): void
+    {
+        $read = [$this->listening, ...$this->clients];
+        $write = $except = null;
+        if (@stream_select($read, $write, $except, 0, (int) (100_000 / max(1.0, $this->speed))) === false) {
+            return;
+        }
+        foreach ($read as $stream) {
+            $stream === $this->listening ? $this->accept() : $this->listen($stream);
+        }
+        $this->printer->advance((microtime(true) - $this->began) * $this->speed);
+        $said = $this->printer->take();
+        foreach ($this->clients as $id => $client) {
+            $this->unread[$id] .= $said;
+            $this->send($id, $client);
+        }
+    }
+
+    private function accept(): void
+    {
+        $client = @stream_socket_accept($this->listening, 0);
+        if ($client !== false) {
+            stream_set_blocking($client, false);
+            $this->clients[(int) $client] = $client;
+            $this->unread[(int) $client] = '';
+        }
+    }
+
+    /** @param  resource  $client */
+    private function listen($client): void
+    {
+        $bytes = @fread($client, 65_536);
+        if ($bytes === false || ($bytes === '' && feof($client))) {
+            $this->drop((int) $client);
+
+            return;
+        }
+        $this->printer->receive($bytes);
+    }
+
+    /** @param  resource  $client */
+    private function send(int $id, $client): void
+    {
+        if ($this->unread[$id] === '') {
+            return;
+        }
+        $sent = @fwrite($client, $this->unread[$id]);
+        if ($sent === false || strlen($this->unread[$id]) > self::MOST_UNREAD) {
+            $this->drop($id);
+
+            return;
+        }
+        $this->unread[$id] = substr($this->unread[$id], $sent);
+    }
+
+    private function drop(int $id): void
+    {
+        if (isset($this->clients[$id])) {
+            @fclose($this->clients[$id]);
+        }
+        unset($this->clients[$id], $this->unread[$id]);
+    }
+}
