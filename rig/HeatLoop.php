@@ -130,7 +130,8 @@ final class HeatLoop
         if ($now - $this->watchedFrom < $this->watch['watchS']) {
             return null;
         }
-        if ($this->reading < $this->watchedTemperature + $this->watch['riseC']) {
+        // close to the target it may creep
+        if ($this->reading < $this->target - $this->watch['riseC'] - $this->watch['hysteresisC'] - 1 && $this->reading < $this->watchedTemperature + $this->watch['riseC']) {
             return 'Heating failed';
         }
         $this->watchedFrom = $now;

@@ -85,6 +85,12 @@ final class Machine
         return $stop !== null ? "{$stop}, Heater_ID: E0" : ($bedStop !== null ? "{$bedStop}, Heater_ID: bed" : null);
     }
 
+    /** It homes, dwells, changes a slot or waits for heat. */
+    public function occupied(float $now): bool
+    {
+        return $now < $this->blockedUntil || ($this->waitsFor !== null && $this->blocks('', $now));
+    }
+
     /** Whether a command has to wait. */
     public function blocks(string $command, float $now): bool
     {

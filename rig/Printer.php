@@ -33,6 +33,8 @@ final class Printer
 
     private float $busyFrom = 0.0;
 
+    private string $owed = '';
+
     public bool $halted = false;
 
     /** @param  list<Fault>  $faults */
@@ -118,9 +120,13 @@ final class Printer
         if ($this->storage->printing && ! $this->halted) {
             $this->print();
         }
+        if ($this->owed !== '' && ($this->halted || ! $this->machine->occupied($this->now))) {
+            $this->out .= $this->halted ? '' : $this->owed;
+            $this->owed = '';
+        }
         while ($this->waiting !== []) {
             $command = $this->waiting[0];
-            if (! $this->halted && $this->machine->blocks($command, $this->now)) {
+            if (! $this->halted && ($this->owed !== '' || $this->machine->blocks($command, $this->now))) {
                 if ($this->now >= $this->busyFrom + self::BUSY_EVERY) {
                     $this->out .= "echo:busy: processing\n";
                     $this->busyFrom = $this->now;
@@ -130,7 +136,13 @@ final class Printer
             }
             array_shift($this->waiting);
             $this->busyFrom = $this->now;
-            $this->out .= $this->answer($command);
+            $said = $this->answer($command);
+            if (! $this->halted && $this->machine->occupied($this->now) && str_ends_with($said, "ok\n")) {
+                // firmware acknowledges what takes time when it is done
+                $this->owed = "ok\n";
+                $said = substr($said, 0, -3);
+            }
+            $this->out .= $said;
         }
     }
 
@@ -195,6 +207,7 @@ final class Printer
         $this->machine->allOff($this->now);
         $this->storage->printing = false;
         $this->waiting = [];
+        $this->owed = '';
         $this->out .= "Error:{$why}, system stopped!\nError:Printer halted. kill() called!\n";
     }
 
@@ -205,6 +218,7 @@ final class Printer
         $this->storage->printing = false;
         $this->storage->writing = null;
         $this->waiting = [];
+        $this->owed = '';
         $this->lines->last = 0;
         $this->nextReport = INF;
         $this->out .= "start\n";

@@ -37,4 +37,22 @@ final class RoomsTest
             ->classes(Selector::inNamespace('OddBench\Diagnosis'), Selector::inNamespace('OddBench\Proof'), Selector::inNamespace('OddBench\Release'))
             ->because('what the trade knows comes before what is worked out from it');
     }
+
+    public function test_the_simulated_printer_shares_nothing_with_what_judges_it(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('OddBench\Rig'))
+            ->canOnlyDependOn()
+            ->classes(Selector::inNamespace('OddBench\Rig'), Selector::inNamespace('Random'), Selector::classname('/^[A-Za-z]+$/', true))
+            ->because('a stand-in that shares code with the runner would share its mistakes');
+    }
+
+    public function test_the_runner_knows_no_simulated_printer(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('OddBench\Proof'))
+            ->shouldNotDependOn()
+            ->classes(Selector::inNamespace('OddBench\Rig'))
+            ->because('it speaks to printers, not to ours');
+    }
 }

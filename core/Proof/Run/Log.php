@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Proof\Run;
+
+/** What was measured so far, and the time it is. */
+final class Log
+{
+    /** As many as twelve hours at one each second. */
+    private const MOST = 50_000;
+
+    public float $now = 0.0;
+
+    /** @var list<Sample> */
+    private array $samples = [];
+
+    public function add(Sample $sample): void
+    {
+        // of two at the same moment the later one counts
+        if ($this->samples !== [] && $this->samples[count($this->samples) - 1]->t >= $sample->t) {
+            array_pop($this->samples);
+        }
+        $this->samples[] = $sample;
+        if (count($this->samples) > self::MOST) {
+            $this->samples = array_slice($this->samples, -intdiv(self::MOST, 2));
+        }
+    }
+
+    public function last(): ?Sample
+    {
+        return $this->samples === [] ? null : $this->samples[count($this->samples) - 1];
+    }
+
+    /** @return list<Sample> from a moment on */
+    public function since(float $t): array
+    {
+        $since = [];
+        for ($i = count($this->samples) - 1; $i >= 0 && $this->samples[$i]->t >= $t; $i--) {
+            $since[] = $this->samples[$i];
+        }
+
+        return array_reverse($since);
+    }
+
+    /**
+     * As the instrument *thermal-log* reads it.
+     *
+     * @param  'hotend'|'bed'  $channel
+     * @return string CSV; times from the first sample on
+     */
+    public function csv(string $channel, float $since): string
+    {
+        $rows = ['time_s,actual_c,target_c,power'];
+        $first = null;
+        foreach ($this->since($since) as $sample) {
+            $first ??= $sample->t;
+            $rows[] = implode(',', $channel === 'bed'
+                ? [round($sample->t - $first, 2), $sample->bed, $sample->bedTarget, $sample->bedPower ?? 0]
+                : [round($sample->t - $first, 2), $sample->hotend, $sample->hotendTarget, $sample->hotendPower ?? 0]);
+        }
+
+        return implode("\n", $rows)."\n";
+    }
+}

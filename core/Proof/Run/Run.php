@@ -1,0 +1,331 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Proof\Run;
+
+use Generator;
+
+/**
+ * A proof run with a connected printer as a state machine: fed with the time and with bytes, it says what to send. It knows
+ * no socket and no clock, so a test runs hours in a second.
+ */
+final class Run
+{
+    private const SILENT_S = 30.0;
+
+    /** @var 'waiting'|'running'|'asking'|'passed'|'failed'|'stopped'|'lost' */
+    public string $state = 'waiting';
+
+    /** @var array<string, array{passed: bool, words: string, finding: string|null, danger: bool}> by stage */
+    public array $results = [];
+
+    public ?string $stage = null;
+
+    public ?Want $want = null;
+
+    /** What the printer said last that was no temperature. */
+    public string $said = '';
+
+    public readonly Log $log;
+
+    private readonly LineReader $reader;
+
+    private readonly Sender $sender;
+
+    private readonly Stages $stages;
+
+    /** @var Generator<int, Want, mixed, string>|null */
+    private ?Generator $work = null;
+
+    private string $out = '';
+
+    /** @var list<string> what came since the command was sent */
+    private array $answer = [];
+
+    private float $wantedSince = 0.0;
+
+    private float $heardAt = 0.0;
+
+    private bool $halted = false;
+
+    private bool $resent = false;
+
+    /** @var list<string> what is sent before the next stage begins */
+    private array $first = [];
+
+    /** @var list<string> stages still to do */
+    private array $left;
+
+    public function __construct(public readonly Plan $plan)
+    {
+        $this->log = new Log;
+        $this->reader = new LineReader;
+        $this->sender = new Sender;
+        $this->stages = new Stages($plan, $this->log);
+        $this->left = $plan->stages;
+    }
+
+    /** The link stands. */
+    public function connected(float $t): void
+    {
+        $this->log->now = $this->heardAt = $t;
+        $this->state = 'running';
+        $this->out .= $this->sender->restart();
+        $this->want = Want::ok('M110 N0');
+        $this->wantedSince = $t;
+    }
+
+    /** What goes to the printer now. */
+    public function take(): string
+    {
+        $out = $this->out;
+        $this->out = '';
+
+        return $out;
+    }
+
+    public function bytes(float $t, string $bytes): void
+    {
+        $this->log->now = $t;
+        foreach ($this->reader->take($bytes) as $line) {
+            $this->heardAt = $t;
+            $this->line($t, $line);
+        }
+    }
+
+    public function tick(float $t): void
+    {
+        $this->log->now = $t;
+        if (! $this->runs()) {
+            return;
+        }
+        if ($t - $this->heardAt > self::SILENT_S && $this->state === 'running') {
+            $this->end('lost', sprintf('The printer has said nothing for %.0f s.', $t - $this->heardAt));
+
+            return;
+        }
+        $want = $this->want;
+        if ($want?->kind === 'time' && $t - $this->wantedSince >= $want->within) {
+            $this->goOn(null);
+        } elseif ($want?->kind === 'answer' && $t - $this->wantedSince > $want->within) {
+            $this->fail(StageFailed::because("No answer to “{$want->text}” within {$want->within} s.", null));
+        }
+    }
+
+    /** The person beside it answers. */
+    public function answer(float $t, string $answer): bool
+    {
+        $this->log->now = $this->heardAt = $t;
+        if ($this->state !== 'asking' || $this->want === null || ! in_array($answer, $this->want->choices, true)) {
+            return false;
+        }
+        $this->state = 'running';
+        $this->goOn($answer);
+
+        return true;
+    }
+
+    /** Stop: heaters off at once, whatever is going on. */
+    public function stop(float $t): void
+    {
+        $this->log->now = $t;
+        if ($this->runs()) {
+            $this->end('stopped', 'Stopped by hand.');
+        }
+    }
+
+    /** The link is gone. */
+    public function lost(float $t, string $why): void
+    {
+        $this->log->now = $t;
+        if ($this->runs()) {
+            $this->end('lost', $why);
+        }
+    }
+
+    public function runs(): bool
+    {
+        return $this->state === 'running' || $this->state === 'asking' || $this->state === 'waiting';
+    }
+
+    private function line(float $t, string $line): void
+    {
+        $sample = Sample::read($line, $t);
+        if ($sample !== null) {
+            $this->log->add($sample);
+        }
+        if (! $this->runs()) {
+            return;
+        }
+        if (preg_match('/^Resend:\s*(\d+)/i', $line, $found) === 1) {
+            $this->resend((int) $found[1]);
+
+            return;
+        }
+        if (preg_match('/^ok\b/i', $line) === 1) {
+            $this->acknowledged($line);
+
+            return;
+        }
+        if ($sample === null && ! str_contains($line, 'busy')) {
+            $this->said = $line;
+        }
+        if (str_contains($line, 'busy')) {
+            // it lives, and works at what it was told
+            $this->wantedSince = $this->want?->kind === 'answer' ? $t - min($t - $this->wantedSince, $this->want->within * 0.9) : $this->wantedSince;
+        }
+        if ($line === 'start' && $this->stage !== null) {
+            $this->interrupted(new Halted('it started anew', true));
+        } elseif (preg_match('/^Error:(?!checksum|Line Number|No Checksum|Filament)(.*)$/i', $line, $found) === 1) {
+            $this->interrupted(new Halted(trim($found[1]), false));
+        } elseif ($this->want?->kind === 'answer') {
+            $this->answer[] = $line;
+        }
+    }
+
+    private function acknowledged(string $line): void
+    {
+        if ($this->resent) {
+            // the “ok” that goes with a request to send again
+            $this->resent = false;
+
+            return;
+        }
+        if ($this->want?->kind !== 'answer' || ! $this->sender->waits()) {
+            return;
+        }
+        $this->sender->done();
+        $rest = trim(substr($line, 2));
+        $got = $rest === '' ? $this->answer : [...$this->answer, $rest];
+        if ($this->stage !== null) {
+            $this->goOn($got);
+        } elseif ($this->first !== []) {
+            $command = array_shift($this->first);
+            $this->want = Want::ok($command);
+            $this->wantedSince = $this->log->now;
+            $this->out .= $this->sender->send($command);
+        } else {
+            $this->nextStage();
+        }
+    }
+
+    private function resend(int $number): void
+    {
+        $again = $this->sender->again($number);
+        if ($again !== null) {
+            $this->resent = true;
+            $this->out .= $again;
+        } elseif ($this->sender->stormy()) {
+            $this->end('lost', 'The printer asks for the same line again and again: the link is too noisy.');
+        }
+    }
+
+    /** The printer stopped itself; the stage may have been waiting for just that. */
+    private function interrupted(Halted $halted): void
+    {
+        if ($this->halted && ! $halted->restarted) {
+            return;
+        }
+        $this->halted = ! $halted->restarted;
+        $this->sender->done();
+        if ($this->work === null) {
+            return;
+        }
+        try {
+            $this->work->throw($halted);
+            $this->takeUp();
+        } catch (StageFailed $e) {
+            $this->fail($e);
+        } catch (Halted $e) {
+            $this->fail(StageFailed::because("The printer stopped: {$e->said}.", $e->restarted ? 'restarts-itself' : 'error-heating'));
+        }
+    }
+
+    private function nextStage(): void
+    {
+        $stage = array_shift($this->left);
+        if ($stage === null) {
+            $this->end('passed', '');
+
+            return;
+        }
+        $this->stage = $stage;
+        $this->work = $this->stages->run($stage);
+        try {
+            $this->work->rewind();
+            $this->takeUp();
+        } catch (StageFailed $e) {
+            $this->fail($e);
+        }
+    }
+
+    /** The stage goes on with what it waited for. */
+    private function goOn(mixed $got): void
+    {
+        try {
+            $this->work?->send($got);
+            $this->takeUp();
+        } catch (StageFailed $e) {
+            $this->fail($e);
+        }
+    }
+
+    private function takeUp(): void
+    {
+        $work = $this->work;
+        if ($work === null) {
+            return;
+        }
+        if (! $work->valid()) {
+            $this->results[(string) $this->stage] = ['passed' => true, 'words' => $work->getReturn(), 'finding' => null, 'danger' => false];
+            $this->work = null;
+            $this->betweenStages();
+
+            return;
+        }
+        $this->want = $work->current();
+        $this->wantedSince = $this->log->now;
+        $this->answer = [];
+        if ($this->want->kind === 'answer') {
+            $this->out .= $this->sender->send($this->want->text);
+        }
+        $this->state = $this->want->kind === 'person' ? 'asking' : 'running';
+    }
+
+    /** A printer that stopped itself is started again before the next stage; heaters are off in between. */
+    private function betweenStages(): void
+    {
+        if ($this->halted) {
+            $this->halted = false;
+            $this->first = ['M155 S1'];
+            $this->out .= "M999\n".$this->sender->restart();
+        } else {
+            $this->out .= $this->sender->send('M105');
+        }
+        $this->stage = null;
+        $this->want = Want::ok('M105', 60.0);
+        $this->wantedSince = $this->log->now;
+        $this->answer = [];
+    }
+
+    private function fail(StageFailed $e): void
+    {
+        $this->results[(string) $this->stage] = ['passed' => false, 'words' => $e->getMessage(), 'finding' => $e->finding, 'danger' => $e->danger];
+        $this->end('failed', $e->getMessage());
+    }
+
+    /** @param  'passed'|'failed'|'stopped'|'lost'  $state */
+    private function end(string $state, string $why): void
+    {
+        // M112 is heard also by a printer that homes or waits for heat; plain lines need no number
+        $busy = $this->want?->kind === 'answer' && preg_match('/^(G28|T\d)/', $this->want->text) === 1 && $this->sender->waits();
+        $this->out .= "M108\nM104 S0\nM140 S0\n".($busy && $state !== 'passed' ? "M112\n" : '');
+        $this->state = $state;
+        $this->work = null;
+        $this->want = null;
+        if ($why !== '') {
+            $this->said = $why;
+        }
+    }
+}

@@ -1,0 +1,404 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Proof\Run;
+
+use Generator;
+use OddBench\Instruments\RunawayTest;
+use OddBench\Instruments\ThermalLog;
+
+/** What each stage of a run does and how it is judged (common practice); heat by the instruments thermal-log and runaway-test. */
+final readonly class Stages
+{
+    private const ROOM = [5.0, 45.0];
+
+    /** Two sensors of a cold machine differ by less. */
+    private const APART = 8.0;
+
+    private const HOTEND_RISE_S = 240.0;
+
+    private const BED_RISE_S = 900.0;
+
+    private const SWING_C = 3.0;
+
+    private const JUMP_C = 5.0;
+
+    private const RUNAWAY = ['hotend' => [45.0, 4.0], 'bed' => [65.0, 3.0]];
+
+    public function __construct(private Plan $plan, private Log $log)
+    {
+    }
+
+    /** @return Generator<int, Want, mixed, string> ends with what was shown, in words */
+    public function run(string $stage): Generator
+    {
+        return match ($stage) {
+            'identify' => $this->identify(),
+            'smoke' => $this->smoke(),
+            'homing' => $this->homing(),
+            'travel' => $this->travel(),
+            'hotend-hold' => $this->hold('hotend'),
+            'bed-hold' => $this->hold('bed'),
+            'runaway-hotend' => $this->runaway('hotend'),
+            'runaway-bed' => $this->runaway('bed'),
+            'heat-moving' => $this->heatMoving(),
+            'free-air' => $this->freeAir(),
+            'print' => $this->print(),
+            default => $this->slots(),
+        };
+    }
+
+    /** @return Generator<int, Want, mixed, string> */
+    private function identify(): Generator
+    {
+        $said = implode(' ', $this->lines(yield Want::ok('M115')));
+        yield Want::ok('M155 S1');
+        yield Want::time(6.0);
+        $now = $this->sample('The printer reports no temperatures. Its firmware must know M155.');
+        foreach (['hot end' => [$now->hotend, 'reads-impossible'], 'bed' => [$now->bed, 'bed-reads-wrong']] as $name => [$c, $finding]) {
+            if ($c < self::ROOM[0] || $c > self::ROOM[1]) {
+                throw StageFailed::because(sprintf('The %s shows %.1f °C with nothing heated; a room has %.0f to %.0f.', $name, $c, ...self::ROOM), $finding);
+            }
+        }
+        if (abs($now->hotend - $now->bed) > self::APART) {
+            throw StageFailed::because(sprintf('Cold, the hot end shows %.1f °C and the bed %.1f: %.1f apart, and %.0f are allowed. One of them is off its curve.', $now->hotend, $now->bed, abs($now->hotend - $now->bed), self::APART), 'thermistor-off-curve');
+        }
+        $name = preg_match('/FIRMWARE_NAME:\s*(.+?)\s+(?:SOURCE|PROTOCOL)/', $said, $found) === 1 ? $found[1] : 'unnamed firmware';
+
+        return sprintf('%s; %.1f and %.1f °C, like the room.', $name, $now->hotend, $now->bed);
+    }
+
+    /** @return Generator<int, Want, mixed, string> */
+    private function smoke(): Generator
+    {
+        if ((yield Want::person('Covers off, hand at the switch, one minute: smoke, smell or a spark?', ['none', 'there is'])) !== 'none') {
+            throw StageFailed::because('Smoke, smell or a spark at power on. Unplug it.', 'burn-smell', true);
+        }
+        if ((yield Want::person('Does every fan turn that should?', ['all turn', 'one stands'])) !== 'all turn') {
+            throw StageFailed::because('A fan stands still.', 'break-fan-dead');
+        }
+
+        return 'No smoke; the fans turn.';
+    }
+
+    /** @return Generator<int, Want, mixed, string> */
+    private function homing(): Generator
+    {
+        $began = $this->log->now;
+        foreach (['X', 'Y', 'Z'] as $axis) {
+            try {
+                yield Want::ok("G28 {$axis}", 90.0);
+                $switches = $this->switches($this->lines(yield Want::ok('M119', 90.0)));
+            } catch (Halted $e) {
+                throw StageFailed::because("Homing {$axis} stopped the printer: {$e->said}.", 'error-homing');
+            }
+            if (! ($switches[$axis] ?? false)) {
+                throw StageFailed::because("{$axis} is homed, and its switch is not pressed.", 'switch-not-reached');
+            }
+        }
+
+        return sprintf('All axes on their switches in %.0f s.', $this->log->now - $began);
+    }
+
+    /** @return Generator<int, Want, mixed, string> */
+    private function travel(): Generator
+    {
+        yield Want::ok('G90');
+        yield Want::ok('G1 Z10 F600');
+        [$x, $y] = [$this->plan->sizeMm[0] - 10, $this->plan->sizeMm[1] - 10];
+        foreach (["G1 X{$x} Y{$y} F3000", 'G1 X10 Y10 F3000'] as $slow) {
+            yield Want::ok($slow);
+        }
+        yield Want::ok('M204 P3000');
+        foreach (range(1, 4) as $_) {
+            yield Want::ok("G1 X{$x} Y{$y} F12000");
+            yield Want::ok('G1 X10 Y10 F12000');
+        }
+        yield Want::ok('M204 P1000');
+        // just off its switch it must be open, on it pressed: steps that were lost show here
+        yield Want::ok('G1 X1 Y1 F3000');
+        yield from $this->arrive(1.0, 1.0);
+        $off = $this->switches($this->lines(yield Want::ok('M119')));
+        yield Want::ok('G1 X0 Y0 F600');
+        yield from $this->arrive(0.0, 0.0);
+        $on = $this->switches($this->lines(yield Want::ok('M119')));
+        foreach (['X', 'Y'] as $axis) {
+            if (($off[$axis] ?? false) || ! ($on[$axis] ?? false)) {
+                throw StageFailed::because("After quick strokes {$axis} is not where it should be: ".(($off[$axis] ?? false) ? 'its switch is pressed 1 mm early' : 'its switch is not pressed at zero').'. Steps were lost.', 'layers-shifted');
+            }
+        }
+
+        return 'End to end, slow and quick; no step lost.';
+    }
+
+    /**
+     * @param  'hotend'|'bed'  $what
+     * @return Generator<int, Want, mixed, string>
+     */
+    private function hold(string $what): Generator
+    {
+        $hot = $what === 'hotend';
+        $target = $hot ? $this->plan->hotendC : $this->plan->bedC;
+        $name = $hot ? 'Hot end' : 'Bed';
+        $began = $this->log->now;
+        $from = $this->temperature($what);
+        try {
+            yield Want::ok(($hot ? 'M104 S' : 'M140 S').$target);
+            $limit = $hot ? self::HOTEND_RISE_S : self::BED_RISE_S;
+            while (abs($this->temperature($what) - $target) > 1.0) {
+                if ($this->log->now - $began > $limit) {
+                    throw StageFailed::because(sprintf('%s stood at %.0f °C after %.0f s; %.0f were asked.', $name, $this->temperature($what), $limit, $target), $hot ? 'hotend-slow' : 'bed-slow');
+                }
+                yield Want::time(1.0);
+            }
+            $rise = $this->log->now - $began;
+            yield Want::time(60.0 + $this->plan->holdS);
+        } catch (Halted $e) {
+            throw StageFailed::because("{$name} from {$this->said($from)} to {$this->said($target)} °C: the printer stopped. {$e->said}.", $e->restarted ? 'restarts-itself' : (preg_match('/TEMP/', $e->said) === 1 ? 'error-thermistor' : 'error-heating'));
+        }
+        $judged = (new ThermalLog)->compute(['csv' => $this->log->csv($what, $began)]);
+        $held = array_map(static fn (Sample $s): float => abs(($hot ? $s->hotend : $s->bed) - $target), $this->log->since($this->log->now - $this->plan->holdS));
+        $swing = $held === [] ? INF : max($held);
+        if ($swing > self::SWING_C) {
+            throw StageFailed::because(sprintf('%s swung by %.1f °C; %.0f are allowed.', $name, $swing, self::SWING_C), $hot ? 'hotend-drops' : 'bed-reads-wrong');
+        }
+        if (! $hot && $this->plan->bedRiseS !== null && $rise > 1.2 * $this->plan->bedRiseS) {
+            throw StageFailed::because(sprintf('The bed took %.0f s; well it took %.0f, so %.0f %% longer. Feel for a warm plug with the power off.', $rise, $this->plan->bedRiseS, 100 * ($rise / $this->plan->bedRiseS - 1)), 'bed-slow');
+        }
+
+        return sprintf('%s to %.0f °C in %.0f s, %s over, within %.1f °C afterwards.', $name, $target, $rise, $this->said(is_float($judged['overshoot_c']) ? $judged['overshoot_c'] : 0.0).' °C', $swing);
+    }
+
+    /**
+     * @param  'hotend'|'bed'  $what
+     * @return Generator<int, Want, mixed, string>
+     */
+    private function runaway(string $what): Generator
+    {
+        $hot = $what === 'hotend';
+        $target = $hot ? $this->plan->hotendC : $this->plan->bedC;
+        [$period, $hysteresis] = self::RUNAWAY[$what];
+        yield Want::ok(($hot ? 'M104 S' : 'M140 S').$target);
+        $from = $this->log->now;
+        while (abs($this->temperature($what) - $target) > 1.5) {
+            if ($this->log->now - $from > self::BED_RISE_S) {
+                throw StageFailed::because('It does not reach its temperature, so it cannot be tested.', $hot ? 'hotend-slow' : 'bed-slow');
+            }
+            yield Want::time(1.0);
+        }
+        // it holds for a while first, so that the log shows what it fell from
+        yield Want::time(20.0);
+        yield Want::person($hot ? 'Sock off. Hold cool air to the block, and keep it there. Is the air on?' : 'Cool the plate with air or a wet cloth at its edge, and keep on. Does the air flow?', ['it is on']);
+        $cooling = $this->log->now;
+        $stopped = null;
+        try {
+            while ($this->log->now - $cooling < 2.2 * $period + 40) {
+                yield Want::time(1.0);
+            }
+        } catch (Halted $e) {
+            $stopped = $e->said;
+        }
+        if ($stopped !== null) {
+            yield Want::time(3.0);
+        }
+        $csv = $this->log->csv($what, $from);
+        $first = $this->log->since($from)[0]->t ?? $from;
+        $judged = (new RunawayTest)->compute(['csv' => $csv, 'cooling_began_s' => round($cooling - $first, 2), 'period_s' => $period, 'hysteresis_c' => $hysteresis]);
+        yield Want::person('Take the cool air away.', ['it is away']);
+        $because = is_string($judged['because'] ?? null) ? $judged['because'] : '';
+        if (($judged['verdict'] ?? null) === 'inconclusive' || (! $judged['tripped'] && ($judged['verdict'] ?? '') !== 'danger')) {
+            throw StageFailed::because($because, null);
+        }
+        if (! $judged['tripped']) {
+            throw StageFailed::because($because, 'no-runaway-trip', true);
+        }
+
+        return $because;
+    }
+
+    /** @return Generator<int, Want, mixed, string> */
+    private function heatMoving(): Generator
+    {
+        $y = 0.0;
+        try {
+            // homing keeps a printer from hearing anything else, so it comes before the heat
+            yield Want::ok('M104 S0');
+            yield Want::ok('M140 S0');
+            yield Want::ok('G28', 120.0);
+            yield Want::ok('G1 Z10 F600', 120.0);
+            yield from $this->heatBoth();
+            $from = $this->log->now;
+            // slow, in short moves, so that each stretch of the loom is bent for seconds
+            foreach ([[0, 1], [1, 0]] as [$a, $b]) {
+                for ($i = 0; $i <= 20; $i++) {
+                    $share = $a + ($b - $a) * $i / 20;
+                    [$x, $y] = [5 + ($this->plan->sizeMm[0] - 10) * $share, 5 + ($this->plan->sizeMm[1] - 10) * $share];
+                    yield Want::ok(sprintf('G1 X%.1f Y%.1f F1500', $x, $y), 60.0);
+                    yield Want::time(2.0);
+                }
+            }
+        } catch (Halted $e) {
+            throw StageFailed::because(sprintf('Heating while it moved, near Y %.0f mm, the printer stopped: %s.', $y, $e->said), $e->restarted ? 'restarts-itself' : (str_contains($e->said, 'bed') ? 'bed-drops-moving' : 'reads-jumpy'));
+        }
+        $this->refuseJumps($from);
+
+        return 'Both heaters held while every axis went end to end.';
+    }
+
+    private function refuseJumps(float $from): void
+    {
+        $before = null;
+        foreach ($this->log->since($from) as $sample) {
+            foreach (['hotend' => 'reads-jumpy', 'bed' => 'bed-drops-moving'] as $what => $finding) {
+                $jump = $before === null ? 0.0 : abs(($what === 'bed' ? $sample->bed - $before->bed : $sample->hotend - $before->hotend));
+                if ($jump > self::JUMP_C) {
+                    throw StageFailed::because(sprintf('The %s jumped by %.0f °C within a second while it moved; %.0f are allowed.', $what === 'bed' ? 'bed' : 'hot end', $jump, self::JUMP_C), $finding);
+                }
+            }
+            $before = $sample;
+        }
+    }
+
+    /** @return Generator<int, Want, mixed, string> */
+    private function freeAir(): Generator
+    {
+        yield Want::ok("M104 S{$this->plan->hotendC}");
+        $from = $this->log->now;
+        while (abs($this->temperature('hotend') - $this->plan->hotendC) > 2) {
+            if ($this->log->now - $from > self::HOTEND_RISE_S) {
+                throw StageFailed::because('The hot end does not reach its temperature.', 'hotend-slow');
+            }
+            yield Want::time(1.0);
+        }
+        yield Want::ok('M83');
+        foreach (range(1, 5) as $_) {
+            yield Want::ok('G1 E10 F180');
+        }
+        yield Want::time(18.0);
+        $strand = yield Want::person('How does the strand come out in free air?', ['straight', 'curls', 'nothing comes out']);
+
+        return match ($strand) {
+            'straight' => '50 mm pushed in free air, straight.',
+            'curls' => throw StageFailed::because('In free air the strand curls up to the nozzle.', 'strand-curls'),
+            default => throw StageFailed::because('Nothing comes out in free air.', 'nothing-comes-out'),
+        };
+    }
+
+    /** @return Generator<int, Want, mixed, string> */
+    private function print(): Generator
+    {
+        yield from $this->heatBoth();
+        yield Want::ok('M28 proof.gco');
+        foreach (TestPrint::ring($this->plan, false) as $line) {
+            yield Want::ok($line);
+        }
+        yield Want::ok('M29');
+        $opened = implode(' ', $this->lines(yield Want::ok('M23 proof.gco')));
+        if (! str_contains($opened, 'File selected')) {
+            throw StageFailed::because('The printer does not keep the file on its card: '.$opened, 'card-unreadable');
+        }
+        $began = $this->log->now;
+        try {
+            yield Want::ok('M24');
+            do {
+                yield Want::time(5.0);
+                $state = implode(' ', $this->lines(yield Want::ok('M27', 300.0)));
+                if ($this->log->now - $began > 3600) {
+                    throw StageFailed::because('The small print is not done after an hour.', 'stops-mid-print');
+                }
+            } while (! str_contains($state, 'Not SD printing'));
+        } catch (Halted $e) {
+            throw StageFailed::because("The printer stopped in the print: {$e->said}.", $e->restarted ? 'restarts-itself' : 'stops-mid-print');
+        }
+        if ((yield Want::person('Look at the print: walls closed, no step, no gap?', ['good', 'not good'])) !== 'good') {
+            throw StageFailed::because('The small print is not good.', 'gaps-in-fill');
+        }
+
+        return sprintf('A ring from its own storage, %.0f min.', ($this->log->now - $began) / 60);
+    }
+
+    /** @return Generator<int, Want, mixed, string> */
+    private function slots(): Generator
+    {
+        for ($slot = 0; $slot < $this->plan->slots; $slot++) {
+            $said = implode(' ', $this->lines(yield Want::ok("T{$slot}", 90.0)));
+            if (preg_match('/Error|Invalid/', $said) === 1) {
+                throw StageFailed::because("Slot {$slot}: ".trim((string) preg_replace('/^.*?(Error:|echo:)/', '', $said)).'.', 'slot-alarm');
+            }
+        }
+        yield Want::ok('T0', 90.0);
+
+        return "{$this->plan->slots} slots loaded and unloaded.";
+    }
+
+    /** @return Generator<int, Want, mixed, void> */
+    private function heatBoth(): Generator
+    {
+        $began = $this->log->now;
+        yield Want::ok("M104 S{$this->plan->hotendC}");
+        yield Want::ok("M140 S{$this->plan->bedC}");
+        while (abs($this->temperature('hotend') - $this->plan->hotendC) > 2 || abs($this->temperature('bed') - $this->plan->bedC) > 2) {
+            if ($this->log->now - $began > self::BED_RISE_S) {
+                throw StageFailed::because('With both heaters on it does not reach its temperatures.', 'supply-sags');
+            }
+            yield Want::time(1.0);
+        }
+    }
+
+    /**
+     * Waits until the axes stand there.
+     *
+     * @return Generator<int, Want, mixed, void>
+     */
+    private function arrive(float $x, float $y): Generator
+    {
+        for ($i = 0; $i < 120; $i++) {
+            $said = implode(' ', $this->lines(yield Want::ok('M114')));
+            if (preg_match('/X:(-?[\d.]+) Y:(-?[\d.]+)/', $said, $at) === 1 && abs((float) $at[1] - $x) < 0.02 && abs((float) $at[2] - $y) < 0.02) {
+                return;
+            }
+            yield Want::time(0.5);
+        }
+        throw StageFailed::because("It does not arrive at X {$x}, Y {$y}.", 'axis-stiff');
+    }
+
+    /** @return list<string> */
+    private function lines(mixed $got): array
+    {
+        return is_array($got) ? array_values(array_filter($got, is_string(...))) : [];
+    }
+
+    /**
+     * @param  list<string>  $lines
+     * @return array<string, bool>
+     */
+    private function switches(array $lines): array
+    {
+        $pressed = [];
+        foreach ($lines as $line) {
+            if (preg_match('/^([xyz])_min:\s*(\w+)/i', $line, $found) === 1) {
+                $pressed[strtoupper($found[1])] = strtoupper($found[2]) === 'TRIGGERED';
+            }
+        }
+
+        return $pressed;
+    }
+
+    private function temperature(string $what): float
+    {
+        $now = $this->sample('The printer reports no temperatures any more.');
+
+        return $what === 'bed' ? $now->bed : $now->hotend;
+    }
+
+    private function sample(string $otherwise): Sample
+    {
+        return $this->log->last() ?? throw StageFailed::because($otherwise, null);
+    }
+
+    private function said(float $number): string
+    {
+        return (string) round($number, 1);
+    }
+}
