@@ -34,6 +34,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withCommands([
         App\Instruments\Console\PluckCommand::class,
         App\Proof\Console\RigCommand::class,
+        App\Proof\Console\ProverCommand::class,
         App\Knowledge\Console\ComputeCommand::class,
         App\Knowledge\Console\KnowledgeCommand::class,
         App\Diagnosis\Console\RatesCommand::class,

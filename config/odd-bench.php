@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 return [
+    // Seconds of a proof run for each real one; over 1 only with simulated printers that run as fast.
+    'prover_speed' => (float) env('PROVER_SPEED', 1),
     // Folders of knowledge files; later ones override earlier ones by code.
     'knowledge' => array_values(array_filter([base_path('knowledge'), env('SHOP_KNOWLEDGE')])),
 ];

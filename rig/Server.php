@@ -80,6 +80,12 @@ final class Server
 
             return;
         }
+        // somebody at the bench, not at the wire: “@air hotend”, “@air bed”, “@air off”
+        if (preg_match('/^@air (hotend|bed|off)\s*$/', $bytes, $found) === 1) {
+            $this->printer->coolAir($found[1] !== 'off', $found[1] === 'off' ? 'hotend' : $found[1]);
+
+            return;
+        }
         $this->printer->receive($bytes);
     }
 

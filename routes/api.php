@@ -15,6 +15,7 @@ use App\Machines\MachineController;
 use App\Machines\PaperController;
 use App\Plan\BenchController;
 use App\Proof\ProofController;
+use App\Proof\RunController;
 use App\Release\ReleaseController;
 use App\Repair\GuideController;
 use App\Repair\RepairController;
@@ -123,6 +124,12 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
         Route::delete('timers/{timer}', [TimerController::class, 'stop']);
 
         Route::post('proofs', [ProofController::class, 'record']);
+        Route::post('proofs/waiver', [ProofController::class, 'waive']);
+        Route::get('proof-run', [RunController::class, 'show']);
+        Route::post('proof-run', [RunController::class, 'start']);
+        Route::post('proof-run/{run}/answer', [RunController::class, 'answer']);
+        Route::post('proof-run/{run}/stop', [RunController::class, 'stop']);
+        Route::post('proof-run/{run}/back-to-find', [RunController::class, 'takeBack']);
         Route::post('release', [ReleaseController::class, 'send']);
     });
 });

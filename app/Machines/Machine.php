@@ -31,6 +31,8 @@ use OddBench\Machines\Tag;
  * @property 'maker'|'seller'|null $warranty_by
  * @property string|null $warranty_note
  * @property Carbon $created_at
+ * @property string|null $printer_host
+ * @property int|null $printer_port
  * @property-read Owner|null $owner
  * @property-read RedTag|null $redTag
  * @property-read Job|null $openJob

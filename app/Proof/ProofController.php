@@ -16,10 +16,22 @@ final readonly class ProofController
     {
     }
 
-    public function record(int $job, RecordProofRequest $request, RecordProof $record): JobView
+    public function waive(int $job, WaiveProofRequest $request, RecordProof $record): JobView
+    {
+        Gate::authorize('countersign', Job::class);
+        $record->waive(Job::query()->findOrFail($job), $request->string('proof')->toString(), $request->string('because')->trim()->toString(), Here::person());
+
+        return $this->show->of($job);
+    }
+
+    public function record(int $job, RecordProofRequest $request, RecordProof $record, CountRun $count): JobView
     {
         Gate::authorize('work', Job::class);
         $record->record(Job::query()->findOrFail($job), $request->string('proof')->toString(), $request->numberOrNull('value'), $request->filled('passed') ? $request->boolean('passed') : null, Here::person());
+        $run = ProofRun::query()->with(['job', 'person'])->where('job_id', $job)->orderByDesc('id')->first();
+        if ($run !== null) {
+            $count->of($run);
+        }
 
         return $this->show->of($job);
     }

@@ -18,6 +18,7 @@ use Illuminate\Support\Carbon;
  * @property bool $passed
  * @property float|null $value
  * @property string|null $unit
+ * @property string|null $waived_because
  * @property Carbon $at
  * @property-read Person $person
  */

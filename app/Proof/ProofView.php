@@ -26,6 +26,8 @@ final readonly class ProofView extends View
         #[OA\Property] public ?float $value,
         #[OA\Property] public ?string $by,
         #[OA\Property] public ?string $at,
+        #[OA\Property(description: 'why a lead waived it')] public ?string $waived,
+        #[OA\Property] public bool $mayBeWaived,
     ) {
     }
 }

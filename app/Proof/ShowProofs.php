@@ -35,7 +35,7 @@ final readonly class ShowProofs
                     $proof->stage === $open => 'open',
                     default => 'later',
                 },
-                $result?->value, $result?->person->name, $result?->at->toIso8601String(),
+                $result?->value, $result?->person->name, $result?->at->toIso8601String(), $result?->waived_because, ! $proof->neverWaived,
             );
         }, $plan->owed);
     }

@@ -41,6 +41,7 @@ DB_DATABASE=odd_bench
 DB_USERNAME=odd_bench
 LOG_CHANNEL=single
 LOG_LEVEL=warning
+PROVER_SPEED=${PROVER_SPEED:-1}
 T
   ) >"$env.new"
   [ "$(id -u)" -ne 0 ] || chown "$RUN_USER:" "$env.new" "$STATE/secrets"
@@ -160,6 +161,36 @@ worker_up() {
     while :; do php artisan queue:work --sleep=1 --tries=3 --max-time=1800 --quiet; sleep 1; done' worker "$RUN" >>"$STATE/log/worker.log" 2>&1 </dev/null
 }
 
+prover_up() {
+  alive "$RUN/prover.pid" && return 0
+  AS_RUN_IN="$SERVE" as_run setsid --fork bash -c '
+    echo $$ >"$1/prover.pid"
+    while :; do php artisan odd-bench:prover --for=3600 --quiet; sleep 1; done' prover "$RUN" >>"$STATE/log/prover.log" 2>&1 </dev/null
+}
+
+prover_down() {
+  alive "$RUN/prover.pid" && kill -- "-$(cat "$RUN/prover.pid")" 2>/dev/null || true
+  rm -f "$RUN/prover.pid"
+}
+
+# three simulated printers for the demo: a sound one, one with a part clog, one without runaway protection
+RIG_PORT=8641
+
+rigs_up() {
+  alive "$RUN/rigs.pid" && return 0
+  AS_RUN_IN="$SERVE" as_run setsid --fork bash -c '
+    echo $$ >"$1/rigs.pid"
+    php artisan odd-bench:rig --family tern-220-d --port "$2" &
+    php artisan odd-bench:rig --family heron-cx --port "$(($2 + 1))" --fault part-clog &
+    php artisan odd-bench:rig --family wren-mini --port "$(($2 + 2))" --fault no-runaway-protection &
+    wait' rigs "$RUN" "$RIG_PORT" >>"$STATE/log/rigs.log" 2>&1 </dev/null
+}
+
+rigs_down() {
+  alive "$RUN/rigs.pid" && kill -- "-$(cat "$RUN/rigs.pid")" 2>/dev/null || true
+  rm -f "$RUN/rigs.pid"
+}
+
 worker_down() {
   alive "$RUN/worker.pid" && kill -- "-$(cat "$RUN/worker.pid")" 2>/dev/null || true
   rm -f "$RUN/worker.pid"
@@ -188,7 +219,7 @@ services_up() { # default ports
 
 step_if() { if [ "$SERVE" != "$ROOT" ]; then step "$@"; fi; }
 
-web_up() { fpm_up; nginx_up; worker_up; }
+web_up() { fpm_up; nginx_up; worker_up; prover_up; }
 
 services_wait() {
   local i
@@ -202,6 +233,8 @@ services_wait() {
 health() { php -r '$c = stream_context_create(["http" => ["timeout" => 3]]); $r = @file_get_contents($argv[1], false, $c); if ($r === false) exit(1); echo $r;' "http://127.0.0.1:$WEB_PORT/health"; }
 
 services_down() {
+  rigs_down
+  prover_down
   worker_down
   nginx_down
   if alive "$RUN/php-fpm.pid"; then kill "$(cat "$RUN/php-fpm.pid")"; wait_gone "$RUN/php-fpm.pid"; fi
@@ -211,7 +244,7 @@ services_down() {
 services_status() {
   local what pid
   if [ ! -e "$STATE/ports" ]; then say "Not set up yet. Start it with bin/odd-bench up."; return 1; fi
-  for what in "postgres:$STATE/pg/postmaster.pid" "php:$RUN/php-fpm.pid" "nginx:$RUN/nginx.pid" "worker:$RUN/worker.pid"; do
+  for what in "postgres:$STATE/pg/postmaster.pid" "php:$RUN/php-fpm.pid" "nginx:$RUN/nginx.pid" "worker:$RUN/worker.pid" "prover:$RUN/prover.pid" "rigs:$RUN/rigs.pid"; do
     pid="${what#*:}"
     if alive "$pid"; then printf '%-9s runs (%s)\n' "${what%%:*}" "$(head -n1 "$pid")"; else printf '%-9s stopped\n' "${what%%:*}"; fi
   done
@@ -225,8 +258,8 @@ services_logs() {
   case "$name" in
     '') files=("$STATE"/log/*.log "$STATE"/storage/logs/*.log) ;;
     laravel) files=("$STATE"/storage/logs/laravel.log) ;;
-    nginx | php | postgres | worker) files=("$STATE/log/$name.log") ;;
-    *) fail "There is no log “$name”." "Pick nginx, php, postgres, worker or laravel." ;;
+    nginx | php | postgres | worker | prover) files=("$STATE/log/$name.log") ;;
+    *) fail "There is no log “$name”." "Pick nginx, php, postgres, worker, prover or laravel." ;;
   esac
   [ -e "${files[0]}" ] || fail "Nothing has been logged yet." "Start the site with bin/odd-bench up."
   exec tail -n 50 -F "${files[@]}"

@@ -1,6 +1,7 @@
 # bin/odd-bench test: everything, on a server and a database of its own that are thrown away afterwards.
 
 test_clean() {
+  [ -z "${TEST_RIGS:-}" ] || kill $TEST_RIGS 2>/dev/null || true
   services_down >/dev/null 2>&1 || true
   rm -rf "$STATE" "$RUN"
 }
@@ -19,17 +20,28 @@ command_test() {
   test_clean
   trap test_clean EXIT
   unset WEB_PORT DB_PORT
-  WANT_PORT="$(free_port 8520)" WANT_DB_PORT="$(free_port 8531)" PG_FSYNC=off
+  WANT_PORT="$(free_port 8520)" WANT_DB_PORT="$(free_port 8531)" PG_FSYNC=off PROVER_SPEED=20
   services_up 8520 8531
   if [ "$only" != browser ]; then loud "PHPUnit" test_php; fi
   if [ "$only" != php ]; then
     step "Demo shop" site_artisan odd-bench:demo --if-empty
     services_wait
     loud "The demo shop" env DB_PORT="$DB_PORT" DB_PASSWORD="$(sed -n 's/^DB_PASSWORD=//p' "$STATE/secrets")" vendor/bin/phpunit --testsuite Demo
-    loud "The page in a browser" env ODD_BENCH_URL="http://localhost:$WEB_PORT" npx playwright test
+    test_rigs
+    loud "The page in a browser" env ODD_BENCH_URL="http://localhost:$WEB_PORT" RIG_WELL="$RIG_WELL" RIG_BAD="$RIG_BAD" npx playwright test
   fi
   services_down
   say "All checks passed."
+}
+
+# two simulated printers at twenty times their speed: a sound one and one without runaway protection
+test_rigs() {
+  RIG_WELL="$(free_port 8651)"
+  php artisan odd-bench:rig --port "$RIG_WELL" --speed 20 >/dev/null 2>&1 &
+  TEST_RIGS="$!"
+  RIG_BAD="$(free_port "$((RIG_WELL + 1))")"
+  php artisan odd-bench:rig --port "$RIG_BAD" --speed 20 --fault no-runaway-protection >/dev/null 2>&1 &
+  TEST_RIGS="$TEST_RIGS $!"
 }
 
 test_static() {

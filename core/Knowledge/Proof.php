@@ -11,6 +11,7 @@ final readonly class Proof
      * @param  list<string>  $touched  subsystems that make it owed
      * @param  list<string>  $mended  faults that make it owed
      * @param  bool  $anyMend  owed by every job in which a fault was mended
+     * @param  bool  $neverWaived  somebody could be hurt without it: no lead waives it
      * @param  list<string>  $fitted  classes of part that make it owed when a new one went in
      * @param  bool  $always  owed by every job in which anything was touched
      * @param  array<string, list<string>>  $needs  trait => values on which it can be done
@@ -35,6 +36,7 @@ final readonly class Proof
         public ?string $caution,
         public bool $anyMend = false,
         public array $fitted = [],
+        public bool $neverWaived = false,
     ) {
     }
 }

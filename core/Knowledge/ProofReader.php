@@ -37,6 +37,7 @@ final class ProofReader
             caution: $entry->textOrNull('caution'),
             anyMend: $entry->yes('any_mend'),
             fitted: $entry->codes('fitted'),
+            neverWaived: $entry->yes('never_waived'),
         );
     }
 }

@@ -9,8 +9,9 @@ use OddBench\Input\Fields;
 use OddBench\Input\InputError;
 
 /**
- * Whether a job can start with what is on the shelf: what is short, what substitutes, when it could start (common
- * practice). Originals go first, then substitutes in the order named; what nobody can give is waited for.
+ * Whether a job can start with what is on the shelf: what is short, what substitutes, when it could start. As many as
+ * possible are supplied (maximum matching by augmenting paths, Kuhn 1955 after Berge 1957): originals first, then
+ * substitutes in the order named, and a part already given is given elsewhere when that lets another one be supplied.
  */
 final readonly class KitCheck implements Computation
 {
@@ -58,37 +59,77 @@ final readonly class KitCheck implements Computation
      */
     public function check(array $kit, array $free, array $substitutes, array $due): array
     {
-        $short = [];
+        $given = [];
+        $open = [];
         foreach ($kit as $part => $count) {
             $own = min($count, $free[$part] ?? 0);
+            $given[$part][$part] = $own;
             $free[$part] = ($free[$part] ?? 0) - $own;
-            if ($own < $count) {
-                $short[$part] = $count - $own;
+            $open[$part] = $count - $own;
+        }
+        $short = [];
+        foreach ($open as $part => $count) {
+            for ($unit = 0; $unit < $count; $unit++) {
+                $seen = [];
+                if (! self::supply((string) $part, $free, $substitutes, $given, $seen)) {
+                    $short[$part] = $count - $unit;
+                    break;
+                }
             }
         }
         $taken = [];
-        foreach ($short as $part => $count) {
+        foreach ($kit as $part => $_) {
             foreach ($substitutes[$part] ?? [] as $other) {
-                $some = min($count, $free[$other] ?? 0);
-                if ($some > 0) {
-                    $taken[] = ['part' => $part, 'by' => $other, 'count' => $some];
-                    $free[$other] -= $some;
-                    $count -= $some;
+                if (($given[$other][$part] ?? 0) > 0) {
+                    $taken[] = ['part' => (string) $part, 'by' => $other, 'count' => $given[$other][$part]];
                 }
             }
-            $short[$part] = $count;
         }
         $missing = [];
         $could = null;
         $never = false;
-        foreach (array_filter($short) as $part => $count) {
+        foreach ($short as $part => $count) {
             $day = $due[$part] ?? null;
-            $missing[] = ['part' => $part, 'count' => $count, 'due' => $day];
+            $missing[] = ['part' => (string) $part, 'count' => $count, 'due' => $day];
             $never = $never || $day === null;
             $could = $day !== null && ($could === null || $day > $could) ? $day : $could;
         }
 
         return ['can_start' => $missing === [], 'short' => $missing, 'substitutes' => $taken, 'could_start' => $never ? null : $could];
+    }
+
+    /**
+     * Supplies one more of a part, if need be by giving what another part got from somewhere else.
+     *
+     * @param  array<string, int>  $free
+     * @param  array<string, list<string>>  $substitutes
+     * @param  array<string, array<string, int>>  $given  from => to => count
+     * @param  array<string, true>  $seen  sources tried on this path
+     */
+    private static function supply(string $part, array &$free, array $substitutes, array &$given, array &$seen): bool
+    {
+        foreach ([$part, ...($substitutes[$part] ?? [])] as $from) {
+            if (isset($seen[$from])) {
+                continue;
+            }
+            $seen[$from] = true;
+            if (($free[$from] ?? 0) > 0) {
+                $free[$from]--;
+                $given[$from][$part] = ($given[$from][$part] ?? 0) + 1;
+
+                return true;
+            }
+            foreach ($given[$from] ?? [] as $other => $count) {
+                if ($count > 0 && $other !== $part && self::supply($other, $free, $substitutes, $given, $seen)) {
+                    $given[$from][$other]--;
+                    $given[$from][$part] = ($given[$from][$part] ?? 0) + 1;
+
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     private function day(string $text, string $field): string

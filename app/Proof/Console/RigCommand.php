@@ -15,12 +15,15 @@ use RuntimeException;
 /** Starts a simulated printer on a port. */
 final class RigCommand extends Command
 {
-    protected $signature = 'odd-bench:rig {--family=tern-220} {--fault=* : what is wrong with it, hidden from who connects} {--port=8641} {--host=127.0.0.1 : other machines reach it only when you name another address} {--speed=1 : simulated seconds for each real one} {--seed=1} {--for= : stop after so many real seconds}';
+    protected $signature = 'odd-bench:rig {--family=tern-220} {--fault=* : what is wrong with it, hidden from who connects} {--port=8641} {--host=127.0.0.1 : other machines reach it only when you name another address} {--speed=1 : simulated seconds for each real one} {--seed=1} {--for= : stop after so many real seconds} {--air= : hold cool air to the running one on that port: hotend, bed or off}';
 
     protected $description = 'A simulated printer on a TCP port';
 
     public function handle(Knowledge $knowledge): int
     {
+        if ($this->option('air') !== null) {
+            return $this->air((string) $this->option('air'));
+        }
         /** @var list<string> $given */
         $given = (array) $this->option('fault');
         $faults = array_map(Fault::tryFrom(...), $given);
@@ -49,6 +52,21 @@ final class RigCommand extends Command
         while (microtime(true) < $until) {
             $server->serve();
         }
+
+        return self::SUCCESS;
+    }
+
+    /** What a person would do with a hand fan. */
+    private function air(string $where): int
+    {
+        $socket = @stream_socket_client("tcp://{$this->option('host')}:{$this->option('port')}", $code, $message, 3);
+        if ($socket === false || ! in_array($where, ['hotend', 'bed', 'off'], true)) {
+            $this->error($socket === false ? "No simulated printer on port {$this->option('port')}: {$message}" : 'Say hotend, bed or off.');
+
+            return self::FAILURE;
+        }
+        fwrite($socket, "@air {$where}\n");
+        fclose($socket);
 
         return self::SUCCESS;
     }

@@ -17,7 +17,7 @@ final class Run
     /** @var 'waiting'|'running'|'asking'|'passed'|'failed'|'stopped'|'lost' */
     public string $state = 'waiting';
 
-    /** @var array<string, array{passed: bool, words: string, finding: string|null, danger: bool}> by stage */
+    /** @var array<string, array{passed: bool, words: string, value: float|null, rise: float|null, finding: string|null, danger: bool}> by stage */
     public array $results = [];
 
     public ?string $stage = null;
@@ -35,7 +35,7 @@ final class Run
 
     private readonly Stages $stages;
 
-    /** @var Generator<int, Want, mixed, string>|null */
+    /** @var Generator<int, Want, mixed, Shown>|null */
     private ?Generator $work = null;
 
     private string $out = '';
@@ -71,6 +71,7 @@ final class Run
     {
         $this->log->now = $this->heardAt = $t;
         $this->state = 'running';
+        $this->first = ['M155 S1'];
         $this->out .= $this->sender->restart();
         $this->want = Want::ok('M110 N0');
         $this->wantedSince = $t;
@@ -230,6 +231,11 @@ final class Run
         $this->halted = ! $halted->restarted;
         $this->sender->done();
         if ($this->work === null) {
+            if (! $halted->restarted && $this->state === 'running') {
+                $this->stage ??= $this->left[0] ?? null;
+                $this->fail(StageFailed::because("The printer stopped by itself: {$halted->said}.", str_contains($halted->said, 'TEMP') ? 'error-thermistor' : 'error-heating'));
+            }
+
             return;
         }
         try {
@@ -278,7 +284,8 @@ final class Run
             return;
         }
         if (! $work->valid()) {
-            $this->results[(string) $this->stage] = ['passed' => true, 'words' => $work->getReturn(), 'finding' => null, 'danger' => false];
+            $shown = $work->getReturn();
+            $this->results[(string) $this->stage] = ['passed' => true, 'words' => $shown->words, 'value' => $shown->value, 'rise' => $shown->riseS, 'finding' => null, 'danger' => false];
             $this->work = null;
             $this->betweenStages();
 
@@ -311,7 +318,7 @@ final class Run
 
     private function fail(StageFailed $e): void
     {
-        $this->results[(string) $this->stage] = ['passed' => false, 'words' => $e->getMessage(), 'finding' => $e->finding, 'danger' => $e->danger];
+        $this->results[(string) $this->stage] = ['passed' => false, 'words' => $e->getMessage(), 'value' => null, 'rise' => null, 'finding' => $e->finding, 'danger' => $e->danger];
         $this->end('failed', $e->getMessage());
     }
 

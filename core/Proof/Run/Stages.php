@@ -30,7 +30,7 @@ final readonly class Stages
     {
     }
 
-    /** @return Generator<int, Want, mixed, string> ends with what was shown, in words */
+    /** @return Generator<int, Want, mixed, Shown> ends with what was shown */
     public function run(string $stage): Generator
     {
         return match ($stage) {
@@ -49,11 +49,10 @@ final readonly class Stages
         };
     }
 
-    /** @return Generator<int, Want, mixed, string> */
+    /** @return Generator<int, Want, mixed, Shown> */
     private function identify(): Generator
     {
         $said = implode(' ', $this->lines(yield Want::ok('M115')));
-        yield Want::ok('M155 S1');
         yield Want::time(6.0);
         $now = $this->sample('The printer reports no temperatures. Its firmware must know M155.');
         foreach (['hot end' => [$now->hotend, 'reads-impossible'], 'bed' => [$now->bed, 'bed-reads-wrong']] as $name => [$c, $finding]) {
@@ -66,10 +65,10 @@ final readonly class Stages
         }
         $name = preg_match('/FIRMWARE_NAME:\s*(.+?)\s+(?:SOURCE|PROTOCOL)/', $said, $found) === 1 ? $found[1] : 'unnamed firmware';
 
-        return sprintf('%s; %.1f and %.1f °C, like the room.', $name, $now->hotend, $now->bed);
+        return new Shown(sprintf('%s; %.1f and %.1f °C, like the room.', $name, $now->hotend, $now->bed));
     }
 
-    /** @return Generator<int, Want, mixed, string> */
+    /** @return Generator<int, Want, mixed, Shown> */
     private function smoke(): Generator
     {
         if ((yield Want::person('Covers off, hand at the switch, one minute: smoke, smell or a spark?', ['none', 'there is'])) !== 'none') {
@@ -79,10 +78,10 @@ final readonly class Stages
             throw StageFailed::because('A fan stands still.', 'break-fan-dead');
         }
 
-        return 'No smoke; the fans turn.';
+        return new Shown('No smoke; the fans turn.');
     }
 
-    /** @return Generator<int, Want, mixed, string> */
+    /** @return Generator<int, Want, mixed, Shown> */
     private function homing(): Generator
     {
         $began = $this->log->now;
@@ -98,10 +97,10 @@ final readonly class Stages
             }
         }
 
-        return sprintf('All axes on their switches in %.0f s.', $this->log->now - $began);
+        return new Shown(sprintf('All axes on their switches in %.0f s.', $this->log->now - $began));
     }
 
-    /** @return Generator<int, Want, mixed, string> */
+    /** @return Generator<int, Want, mixed, Shown> */
     private function travel(): Generator
     {
         yield Want::ok('G90');
@@ -129,12 +128,12 @@ final readonly class Stages
             }
         }
 
-        return 'End to end, slow and quick; no step lost.';
+        return new Shown('End to end, slow and quick; no step lost.');
     }
 
     /**
      * @param  'hotend'|'bed'  $what
-     * @return Generator<int, Want, mixed, string>
+     * @return Generator<int, Want, mixed, Shown>
      */
     private function hold(string $what): Generator
     {
@@ -167,12 +166,12 @@ final readonly class Stages
             throw StageFailed::because(sprintf('The bed took %.0f s; well it took %.0f, so %.0f %% longer. Feel for a warm plug with the power off.', $rise, $this->plan->bedRiseS, 100 * ($rise / $this->plan->bedRiseS - 1)), 'bed-slow');
         }
 
-        return sprintf('%s to %.0f °C in %.0f s, %s over, within %.1f °C afterwards.', $name, $target, $rise, $this->said(is_float($judged['overshoot_c']) ? $judged['overshoot_c'] : 0.0).' °C', $swing);
+        return new Shown(sprintf('%s to %.0f °C in %.0f s, %s over, within %.1f °C afterwards.', $name, $target, $rise, $this->said(is_float($judged['overshoot_c']) ? $judged['overshoot_c'] : 0.0).' °C', $swing), round($swing, 2), round($rise, 1));
     }
 
     /**
      * @param  'hotend'|'bed'  $what
-     * @return Generator<int, Want, mixed, string>
+     * @return Generator<int, Want, mixed, Shown>
      */
     private function runaway(string $what): Generator
     {
@@ -189,10 +188,12 @@ final readonly class Stages
         }
         // it holds for a while first, so that the log shows what it fell from
         yield Want::time(20.0);
-        yield Want::person($hot ? 'Sock off. Hold cool air to the block, and keep it there. Is the air on?' : 'Cool the plate with air or a wet cloth at its edge, and keep on. Does the air flow?', ['it is on']);
         $cooling = $this->log->now;
         $stopped = null;
         try {
+            // it may stop before anybody has said that the air is on
+            yield Want::person($hot ? 'Sock off. Hold cool air to the block, and keep it there. Is the air on?' : 'Cool the plate with air or a wet cloth at its edge, and keep on. Does the air flow?', ['it is on']);
+            $cooling = $this->log->now;
             while ($this->log->now - $cooling < 2.2 * $period + 40) {
                 yield Want::time(1.0);
             }
@@ -214,10 +215,10 @@ final readonly class Stages
             throw StageFailed::because($because, 'no-runaway-trip', true);
         }
 
-        return $because;
+        return new Shown($because, is_float($judged['tripped_after_s'] ?? null) ? round($judged['tripped_after_s'], 1) : null);
     }
 
-    /** @return Generator<int, Want, mixed, string> */
+    /** @return Generator<int, Want, mixed, Shown> */
     private function heatMoving(): Generator
     {
         $y = 0.0;
@@ -243,7 +244,7 @@ final readonly class Stages
         }
         $this->refuseJumps($from);
 
-        return 'Both heaters held while every axis went end to end.';
+        return new Shown('Both heaters held while every axis went end to end.');
     }
 
     private function refuseJumps(float $from): void
@@ -260,7 +261,7 @@ final readonly class Stages
         }
     }
 
-    /** @return Generator<int, Want, mixed, string> */
+    /** @return Generator<int, Want, mixed, Shown> */
     private function freeAir(): Generator
     {
         yield Want::ok("M104 S{$this->plan->hotendC}");
@@ -279,13 +280,13 @@ final readonly class Stages
         $strand = yield Want::person('How does the strand come out in free air?', ['straight', 'curls', 'nothing comes out']);
 
         return match ($strand) {
-            'straight' => '50 mm pushed in free air, straight.',
+            'straight' => new Shown('50 mm pushed in free air, straight.'),
             'curls' => throw StageFailed::because('In free air the strand curls up to the nozzle.', 'strand-curls'),
             default => throw StageFailed::because('Nothing comes out in free air.', 'nothing-comes-out'),
         };
     }
 
-    /** @return Generator<int, Want, mixed, string> */
+    /** @return Generator<int, Want, mixed, Shown> */
     private function print(): Generator
     {
         yield from $this->heatBoth();
@@ -315,10 +316,10 @@ final readonly class Stages
             throw StageFailed::because('The small print is not good.', 'gaps-in-fill');
         }
 
-        return sprintf('A ring from its own storage, %.0f min.', ($this->log->now - $began) / 60);
+        return new Shown(sprintf('A ring from its own storage, %.0f min.', ($this->log->now - $began) / 60));
     }
 
-    /** @return Generator<int, Want, mixed, string> */
+    /** @return Generator<int, Want, mixed, Shown> */
     private function slots(): Generator
     {
         for ($slot = 0; $slot < $this->plan->slots; $slot++) {
@@ -329,7 +330,7 @@ final readonly class Stages
         }
         yield Want::ok('T0', 90.0);
 
-        return "{$this->plan->slots} slots loaded and unloaded.";
+        return new Shown("{$this->plan->slots} slots loaded and unloaded.");
     }
 
     /** @return Generator<int, Want, mixed, void> */

@@ -97,6 +97,11 @@ final readonly class DemoFix
         foreach (Machine::query()->where('held_as', 'farm')->orderByDesc('id')->limit(2)->get() as $machine) {
             $this->warranty->note($machine, 'seller', $today->copy()->addMonths(5)->toDateString(), 'invoice in the blue folder');
         }
+        // the demo’s simulated printers stand in for those at Prove
+        foreach (Job::query()->whereNull('finished_at')->where('station', 'proof')->get() as $job) {
+            $port = ['tern-220-d' => 8641, 'heron-cx' => 8642, 'wren-mini' => 8643][$job->machine->family] ?? null;
+            $job->machine->update(['printer_host' => $port === null ? null : '127.0.0.1', 'printer_port' => $port]);
+        }
         foreach (['tern-220', 'heron-cx'] as $family) {
             $map = new DemoBoardMap($this->knowledge->families[$family]);
             $paper = $this->papers->keep($family, 'Connector map of the board', $map->png(), $people['ada']);

@@ -5,7 +5,9 @@
   import OnTo from '@/Intake/OnTo.svelte';
   import { here } from '@/Shop/session.svelte';
   import { clock } from '@/ui/format';
+  import ConnectedRun from './ConnectedRun.svelte';
   import DoProof from './DoProof.svelte';
+  import WaiveProof from './WaiveProof.svelte';
 
   let { job, rail }: { job: Job; rail: Snippet } = $props();
 
@@ -34,7 +36,8 @@
 
 <div class="grid gap-6 lg:grid-cols-[minmax(0,1fr)_330px]">
   <section class="min-w-0">
-    <h2 class="rule-below pb-1.5">
+    <ConnectedRun {job} {may} />
+    <h2 class="rule-below mt-4 pb-1.5">
       The ladder <span class="ml-1.5 text-sm font-normal text-quiet"
         ><span class="fig">{done}</span> of <span class="fig">{job.proofs.length}</span> passed; a stage opens when
         the one before has passed</span
@@ -88,14 +91,26 @@
                     {#if proof.at}
                       {#if proof.value !== null}<span class="fig text-ink">{proof.value}</span>
                         {proof.unit} ·{/if}
-                      {proof.by}, {clock(proof.at, me.zone)}
+                      {proof.waived ? 'waived, ' : ''}{proof.by}, {clock(proof.at, me.zone)}
                     {:else}{proof.limits}{/if}
                   </span>
                 </p>
                 {#if proof.code === next?.code && may}
                   <p class="mt-0.5 max-w-prose text-sm">{proof.how}</p>
                   {#if proof.caution}<p class="mt-1 text-sm text-waiting">△ {proof.caution}</p>{/if}
-                  {#key proof.code}<DoProof {job} {proof} />{/key}
+                  {#if proof.code === 'small-print' || proof.code === 'heat-moving'}
+                    <p class="mt-1 text-sm">
+                      <a
+                        class="underline"
+                        href="/files/jobs/{job.id}/{proof.code === 'small-print'
+                          ? 'ring'
+                          : 'loom-slab'}.gcode"
+                        download>Its G-code for this machine</a
+                      >
+                    </p>
+                  {/if}
+                  {#key proof.code}<DoProof {job} {proof} />
+                    {#if me.person.isLead && proof.mayBeWaived}<WaiveProof {job} {proof} />{/if}{/key}
                 {/if}
               </li>
             {/each}

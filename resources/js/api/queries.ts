@@ -1,6 +1,6 @@
 import type { QueryClient } from '@tanstack/svelte-query';
 import { api, told } from './client';
-import type { Fix, Job } from './types';
+import type { Fix, Job, ProofRun } from './types';
 
 const LIVE = 5000;
 
@@ -36,6 +36,16 @@ export const fixQuery = (job: Pick<Job, 'id' | 'version'>) => ({
   queryFn: () => told(api.GET('/jobs/{job}/fix', { params: { path: { job: job.id } } })),
   placeholderData: (previous: Fix | undefined) => previous,
   staleTime: 60_000,
+});
+
+const UNDER_WAY = new Set(['waiting', 'running', 'asking']);
+
+/** Once a second while something runs. */
+export const runQuery = (job: number) => ({
+  queryKey: ['proof-run', job],
+  queryFn: () => told(api.GET('/jobs/{job}/proof-run', { params: { path: { job } } })),
+  refetchInterval: (query: { state: { data?: ProofRun | undefined } }) =>
+    UNDER_WAY.has(query.state.data?.state ?? 'none') ? 1000 : LIVE,
 });
 
 export const guidesQuery = () => ({

@@ -532,6 +532,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/jobs/{job}/proof-run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["runShow"];
+        put?: never;
+        post: operations["runStart"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/proof-run/{run}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["runAnswer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/proof-run/{run}/back-to-find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["runTakeBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/proof-run/{run}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["runStop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/jobs/{job}/proofs": {
         parameters: {
             query?: never;
@@ -542,6 +606,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["proofRecord"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/proofs/waiver": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["proofWaive"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1831,6 +1911,9 @@ export interface components {
             value: number | null;
             by: string | null;
             at: string | null;
+            /** @description why a lead waived it */
+            waived: string | null;
+            mayBeWaived: boolean;
         };
         /** @description What an instrument read, ready to be shown. */
         ReadView: {
@@ -1876,6 +1959,21 @@ export interface components {
             label: string;
             value: string;
             unit: string;
+        };
+        /** @description A proof run as it stands. */
+        RunView: {
+            id: number | null;
+            /** @enum {string} */
+            state: "none" | "waiting" | "running" | "asking" | "passed" | "failed" | "stopped" | "lost";
+            stages: components["schemas"]["StageView"][];
+            question: string | null;
+            choices: string[];
+            said: string | null;
+            host: string | null;
+            port: number | null;
+            /** @description whether the runner was heard of lately */
+            alive: boolean;
+            samples: number[][];
         };
         /** @description Something the scan field found. */
         ScanHit: {
@@ -1962,6 +2060,14 @@ export interface components {
             all: number;
             valueMinor: number;
             next: string | null;
+        };
+        /** @description A stage of a proof run. */
+        StageView: {
+            code: string;
+            name: string;
+            /** @enum {string} */
+            standing: "passed" | "failed" | "now" | "later";
+            words: string | null;
         };
         /** @description A mark of the station ruler. */
         StationView: {
@@ -3486,6 +3592,177 @@ export interface operations {
             };
         };
     };
+    runShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    runStart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    host: string;
+                    port: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    runAnswer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                run: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    answer: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    runTakeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                run: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    runStop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                run: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     proofRecord: {
         parameters: {
             query?: never;
@@ -3501,6 +3778,44 @@ export interface operations {
                     proof: string;
                     value?: number | null;
                     passed?: boolean | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    proofWaive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    proof: string;
+                    because: string;
                 };
             };
         };

@@ -25,6 +25,7 @@ export type GuideStep = Schemas['GuideStepView'];
 export type Timer = Schemas['TimerView'];
 export type Warranty = Schemas['WarrantyView'];
 export type Paper = Schemas['PaperView'];
+export type ProofRun = Schemas['RunView'];
 export type Trials = Schemas['TrialsView'];
 export type LookList = Schemas['LookListView'];
 export type LookListLine = Schemas['LookListLine'];

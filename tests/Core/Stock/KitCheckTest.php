@@ -8,6 +8,8 @@ use OddBench\Input\InputError;
 use OddBench\Stock\KitCheck;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 /** Worked by hand. */
 final class KitCheckTest extends TestCase
@@ -51,6 +53,64 @@ final class KitCheckTest extends TestCase
         $stock[] = ['part' => 'c', 'free' => 0];
         self::assertNull($this->check(['a' => 1, 'b' => 1, 'c' => 1], $stock)['could_start'], 'nobody has ordered c');
         self::assertNull($this->check(['unknown' => 1], [])['could_start']);
+    }
+
+    public function test_a_substitute_is_not_wasted_on_a_part_that_has_another(): void
+    {
+        // b is asked for first and may take x or y; a has x alone
+        $result = $this->check(['b' => 1, 'a' => 1], [['part' => 'b', 'free' => 0, 'substitutes' => ['x', 'y']], ['part' => 'a', 'free' => 0, 'substitutes' => ['x']], ['part' => 'x', 'free' => 1], ['part' => 'y', 'free' => 1]]);
+
+        self::assertTrue($result['can_start']);
+        self::assertSame([['part' => 'b', 'by' => 'y', 'count' => 1], ['part' => 'a', 'by' => 'x', 'count' => 1]], $result['substitutes']);
+    }
+
+    public function test_a_part_gives_way_when_it_has_a_substitute_and_the_other_has_not(): void
+    {
+        $result = $this->check(['a' => 1, 'b' => 1], [['part' => 'a', 'free' => 1, 'substitutes' => ['c']], ['part' => 'b', 'free' => 0, 'substitutes' => ['a']], ['part' => 'c', 'free' => 1]]);
+
+        self::assertTrue($result['can_start']);
+    }
+
+    /** Small kits against every way of giving parts out. */
+    public function test_as_many_are_supplied_as_any_way_of_giving_could(): void
+    {
+        $random = new Randomizer(new Mt19937(20261125));
+        for ($round = 0; $round < 300; $round++) {
+            $names = ['p', 'q', 'r', 's'];
+            $kit = $free = $substitutes = [];
+            foreach ($names as $name) {
+                if ($random->getInt(0, 2) > 0) {
+                    $kit[$name] = $random->getInt(1, 2);
+                }
+                $free[$name] = $random->getInt(0, 2);
+                $substitutes[$name] = array_values(array_filter($names, static fn (string $other): bool => $other !== $name && $random->getInt(0, 2) === 0));
+            }
+            $result = (new KitCheck)->check($kit, $free, $substitutes, []);
+            $units = array_merge([], ...array_map(static fn (string $part, int $n): array => array_fill(0, $n, $part), array_keys($kit), $kit));
+
+            self::assertSame(self::most($units, $free, $substitutes), count($units) - array_sum(array_column($result['short'], 'count')));
+        }
+    }
+
+    /**
+     * @param  list<string>  $units
+     * @param  array<string, int>  $free
+     * @param  array<string, list<string>>  $substitutes
+     */
+    private static function most(array $units, array $free, array $substitutes): int
+    {
+        if ($units === []) {
+            return 0;
+        }
+        $part = array_shift($units);
+        $best = self::most($units, $free, $substitutes);
+        foreach ([$part, ...$substitutes[$part]] as $from) {
+            if ($free[$from] > 0) {
+                $best = max($best, 1 + self::most($units, [$from => $free[$from] - 1] + $free, $substitutes));
+            }
+        }
+
+        return $best;
     }
 
     /** @return iterable<string, array{string, array<string, mixed>}> */

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Proof;
+
+use App\Api\View;
+use OpenApi\Attributes as OA;
+
+/** A proof run as it stands. */
+#[OA\Schema]
+final readonly class RunView extends View
+{
+    /**
+     * @param  list<StageView>  $stages
+     * @param  list<string>  $choices
+     * @param  list<list<float>>  $samples  time in s, hot end, its target, bed, its target
+     */
+    public function __construct(
+        #[OA\Property] public ?int $id,
+        #[OA\Property(enum: ['none', 'waiting', 'running', 'asking', 'passed', 'failed', 'stopped', 'lost'])] public string $state,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StageView::class))] public array $stages,
+        #[OA\Property] public ?string $question,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $choices,
+        #[OA\Property] public ?string $said,
+        #[OA\Property] public ?string $host,
+        #[OA\Property] public ?int $port,
+        #[OA\Property(description: 'whether the runner was heard of lately')] public bool $alive,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))] public array $samples,
+    ) {
+    }
+}

@@ -1,0 +1,57 @@
+<script lang="ts">
+  import { useQueryClient } from '@tanstack/svelte-query';
+  import { api, told } from '@/api/client';
+  import { keepJob } from '@/api/queries';
+  import type { Job, Proof } from '@/api/types';
+  import Button from '@/ui/Button.svelte';
+  import Field from '@/ui/Field.svelte';
+  import Problem from '@/ui/Problem.svelte';
+  import { Work } from '@/ui/work.svelte';
+
+  /** A lead says in words why a proof is not done. */
+  let { job, proof }: { job: Job; proof: Proof } = $props();
+
+  const client = useQueryClient();
+  const work = new Work();
+  let open = $state(false);
+  let because = $state('');
+
+  const waive = () =>
+    work.do(async () =>
+      keepJob(
+        client,
+        await told(
+          api.POST('/jobs/{job}/proofs/waiver', {
+            params: { path: { job: job.id } },
+            body: { proof: proof.code, because },
+          }),
+        ),
+      ),
+    );
+</script>
+
+{#if open}
+  <form
+    class="mt-2 grid max-w-md gap-2"
+    onsubmit={(event) => {
+      event.preventDefault();
+      void waive();
+    }}
+  >
+    <Field
+      label="Why it is not done"
+      bind:value={because}
+      rows={2}
+      focus
+      maxlength={500}
+      error={work.error('because')}
+    />
+    {#if work.refusal && !work.error('because')}<Problem message={work.refusal.message} />{/if}
+    <div class="flex gap-2">
+      <Button kind="main" type="submit" busy={work.busy}>Waive it</Button>
+      <Button onclick={() => (open = false)}>Not now</Button>
+    </div>
+  </form>
+{:else}
+  <Button kind="quiet" onclick={() => (open = true)}>Waive it, in words…</Button>
+{/if}
