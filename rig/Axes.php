@@ -37,9 +37,18 @@ final class Axes
     /** @var list<array{from: array<string, float>, to: array<string, float>, begins: float, ends: float}> */
     private array $moves = [];
 
-    /** @param  array{float, float, float}  $sizeMm */
-    public function __construct(private readonly array $sizeMm, private readonly bool $blocked, private readonly bool $slack, private readonly Randomizer $random)
+    /** Where a probe lifts to when it has found the bed. */
+    private const LIFTED_MM = 5.0;
+
+    private readonly float $top;
+
+    /**
+     * @param  array{float, float, float}  $sizeMm
+     * @param  bool  $delta  homes upwards, to the middle
+     */
+    public function __construct(private readonly array $sizeMm, private readonly bool $blocked, private readonly bool $slack, private readonly Randomizer $random, private readonly bool $delta = false, private readonly bool $probed = false)
     {
+        $this->top = $sizeMm[2];
         // a belt skips mostly one way, which depends on how its idler sits
         $this->slips = $slack ? $random->getInt(0, 1) * 2 - 1 : 0;
         // it was left somewhere in the middle
@@ -110,12 +119,12 @@ final class Axes
     {
         $seconds = 0.0;
         foreach ($axes as $axis) {
-            $body = max(0.0, $this->planned[$axis] + $this->lost[$axis]);
+            $body = $this->delta ? ($axis === 'Z' ? 4 * abs($this->top - $this->planned['Z'] - $this->lost['Z']) / 10 : 0.0) : max(0.0, $this->planned[$axis] + $this->lost[$axis]);
             if ($axis === 'X' && $this->blocked) {
                 return [$seconds + ($this->sizeMm[0] * 1.5) / self::HOMING_MM_S['X'], 'X'];
             }
             $seconds += $body / self::HOMING_MM_S[$axis] + 1.5;
-            $this->planned[$axis] = 0.0;
+            $this->planned[$axis] = $axis !== 'Z' ? 0.0 : ($this->delta ? $this->top : ($this->probed ? self::LIFTED_MM : 0.0));
             $this->lost[$axis] = 0.0;
             $this->homed[$axis] = true;
         }
@@ -150,6 +159,10 @@ final class Axes
 
     public function pressed(string $axis, float $now): bool
     {
+        if ($this->delta) {
+            return $this->body('Z', $now) >= $this->top - 0.05;
+        }
+
         return $this->body($axis, $now) <= 0.05 && ! ($axis === 'X' && $this->blocked);
     }
 

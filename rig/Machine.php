@@ -34,6 +34,8 @@ final class Machine
 
     private ?string $homingFails = null;
 
+    private bool $outOfReach = false;
+
     private bool $absolute = true;
 
     private bool $absoluteE = true;
@@ -56,7 +58,7 @@ final class Machine
     /** @param  list<Fault>  $faults */
     public function __construct(private readonly Numbers $numbers, private readonly array $faults, private readonly Randomizer $random)
     {
-        $this->axes = new Axes($numbers->sizeMm, $this->has(Fault::CarriageBlocked), $this->has(Fault::BeltSlack), $random);
+        $this->axes = new Axes($numbers->sizeMm, $this->has(Fault::CarriageBlocked), $this->has(Fault::BeltSlack), $random, $numbers->delta, $numbers->probed);
         $safe = ! $this->has(Fault::NoRunawayProtection);
         $this->hotend = new HeatLoop('E0', new TwoNodes(14.0, 40.0, 0.035, $numbers->ambientC), $numbers->hotendW, self::HOT_GAINS, ['watchS' => 20.0, 'riseC' => 2.0, 'periodS' => 40.0, 'hysteresisC' => 4.0, 'mostC' => 315.0], $safe, $random);
         $this->bed = new HeatLoop('bed', new TwoNodes($numbers->bedHeatJPerK, 250.0, 6.0, $numbers->ambientC), $numbers->bedW, self::BED_GAINS, ['watchS' => 60.0, 'riseC' => 2.0, 'periodS' => 60.0, 'hysteresisC' => 3.0, 'mostC' => 135.0], $safe, $random);
@@ -75,6 +77,11 @@ final class Machine
         $bedStop = $this->bed->step($now, $dt, 1.0 + ($this->air === 'bed' ? 14.0 : 0.0), 1.0, $bedShare, 0.0, $wire ? -15.0 : null);
         $this->creep($now);
         $this->load($dt);
+        if ($this->outOfReach) {
+            $this->outOfReach = false;
+
+            return 'Position out of reach';
+        }
         if ($this->homingFails !== null && $now >= $this->blockedUntil) {
             $axis = $this->homingFails;
             $this->homingFails = null;
@@ -248,9 +255,10 @@ final class Machine
                 if (! $this->axes->homed[$axis]) {
                     return "echo:Home {$axis} First\nok\n";
                 }
-                $to[$axis] = max(-2.0, min($this->numbers->sizeMm[['X' => 0, 'Y' => 1, 'Z' => 2][$axis]], $to[$axis]));
+                $to[$axis] = $this->numbers->delta ? $to[$axis] : max(-2.0, min($this->numbers->sizeMm[['X' => 0, 'Y' => 1, 'Z' => 2][$axis]], $to[$axis]));
             }
         }
+        $this->outOfReach = $this->outOfReach || ($this->numbers->delta && hypot($to['X'] ?? 0.0, $to['Y'] ?? 0.0) > $this->numbers->sizeMm[0] / 2);
         $answer = '';
         if (isset($words['E'])) {
             $e = $this->absoluteE ? $words['E'] : $this->axes->planned['E'] + $words['E'];
@@ -330,7 +338,7 @@ final class Machine
     {
         $lines = '';
         foreach (['X', 'Y', 'Z'] as $axis) {
-            $lines .= strtolower($axis).'_min: '.($this->axes->pressed($axis, $now) ? 'TRIGGERED' : 'open')."\n";
+            $lines .= strtolower($axis).($this->numbers->delta ? '_max: ' : '_min: ').($this->axes->pressed($axis, $now) ? 'TRIGGERED' : 'open')."\n";
         }
 
         return "Reporting endstop status\n{$lines}ok\n";

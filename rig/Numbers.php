@@ -10,6 +10,8 @@ final readonly class Numbers
     /**
      * @param  array{float, float, float}  $sizeMm
      * @param  int  $slots  of its feeder; 1 without one
+     * @param  bool  $delta  round bed, counted from its middle; switches at the tops of three towers
+     * @param  bool  $probed  Z is found by a probe
      */
     public function __construct(
         public string $family,
@@ -20,23 +22,30 @@ final readonly class Numbers
         public float $ambientC,
         public int $slots,
         public float $mostFlowMm3PerS,
+        public bool $delta = false,
+        public bool $probed = false,
     ) {
     }
 
-    /** @param  array<string, string>  $traits */
-    public static function of(string $family, array $traits, float $ambientC = 22.0): self
+    /**
+     * @param  array<string, string>  $traits
+     * @param  array{float, float, float}|null  $sizeMm
+     */
+    public static function of(string $family, array $traits, float $ambientC = 22.0, ?array $sizeMm = null): self
     {
         $large = ($traits['motion'] ?? '') === 'corexy' || ($traits['bed_supply'] ?? '') === 'mains';
 
         return new self(
             family: $family,
-            sizeMm: $large ? [256.0, 256.0, 256.0] : (($traits['motion'] ?? '') === 'cantilever' ? [180.0, 180.0, 180.0] : [220.0, 220.0, 250.0]),
+            sizeMm: $sizeMm ?? ($large ? [256.0, 256.0, 256.0] : (($traits['motion'] ?? '') === 'cantilever' ? [180.0, 180.0, 180.0] : [220.0, 220.0, 250.0])),
             hotendW: ($traits['hotend'] ?? '') === 'all-metal' ? 50.0 : 40.0,
             bedW: ($traits['bed_supply'] ?? '') === 'mains' ? 600.0 : 220.0,
             bedHeatJPerK: $large ? 900.0 : 500.0,
             ambientC: ($traits['chamber'] ?? '') === 'heated' ? $ambientC + 4 : $ambientC,
             slots: ($traits['feeder'] ?? '') === 'multi' ? 4 : 1,
             mostFlowMm3PerS: ($traits['filament_path'] ?? '') === 'direct' ? 14.0 : 11.0,
+            delta: ($traits['motion'] ?? '') === 'delta',
+            probed: in_array($traits['levelling'] ?? '', ['probe', 'nozzle-probe'], true),
         );
     }
 }

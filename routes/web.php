@@ -6,8 +6,10 @@ use App\Diagnosis\TrialController;
 use App\Intake\PhotographController;
 use App\Machines\PaperController;
 use App\Proof\PrintController;
+use App\Release\SheetController;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
+use OddBench\Proof\Prints\ProofPrint;
 
 Route::get('/health', function (): array {
     DB::select('SELECT 1');
@@ -19,10 +21,17 @@ Route::get('/health', function (): array {
 Route::middleware('auth')->prefix('files')->group(function (): void {
     Route::get('papers/{paper}', [PaperController::class, 'file'])->whereNumber('paper');
     Route::get('photographs/{photograph}.jpg', [PhotographController::class, 'show'])->whereNumber('photograph');
-    Route::get('jobs/{job}/ring.gcode', [PrintController::class, 'ring'])->whereNumber('job');
     Route::get('jobs/{job}/loom-slab.gcode', [PrintController::class, 'slab'])->whereNumber('job');
+    Route::get('jobs/{job}/{print}.gcode', [PrintController::class, 'print'])->whereNumber('job')->whereIn('print', array_column(ProofPrint::cases(), 'value'));
+    Route::get('jobs/{job}/sheet.pdf', [SheetController::class, 'ofJob'])->whereNumber('job');
     Route::get('jobs/{job}/trials.csv', [TrialController::class, 'csv'])->whereNumber('job');
 });
 
+// The page behind the code on a machine’s label: no login, and only what its owner may see.
+Route::middleware('throttle:owners-page')->withoutMiddleware('web')->prefix('o')->group(function (): void {
+    Route::get('{key}', [SheetController::class, 'page'])->where('key', '[0-9a-fA-F]{20}');
+    Route::get('{key}/sheet.pdf', [SheetController::class, 'pdf'])->where('key', '[0-9a-fA-F]{20}');
+});
+
 // Every other address is the page; the page knows its own places.
-Route::view('/{any?}', 'page')->where('any', '^(?!api/|build/|files/|health).*$')->name('page');
+Route::view('/{any?}', 'page')->where('any', '^(?!api/|build/|files/|o/|health).*$')->name('page');

@@ -9,6 +9,7 @@ use App\Intake\Job;
 use App\Intake\JobRecord;
 use App\Intake\MoveJob;
 use App\Intake\Said;
+use App\Release\Comebacks;
 use App\Shop\Person;
 use OddBench\Input\InputError;
 use OddBench\Intake\Station;
@@ -17,7 +18,7 @@ use OddBench\Knowledge\Knowledge;
 /** Ends Find: with one or several faults, or with the reason why nothing is to be mended. Takes a wrong diagnosis back. */
 final readonly class ConfirmFaults
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private DiagnosisQuery $diagnosis)
+    public function __construct(private Knowledge $knowledge, private JobRecord $record, private DiagnosisQuery $diagnosis, private Comebacks $comebacks)
     {
     }
 
@@ -41,8 +42,9 @@ final readonly class ConfirmFaults
                 if (Confirmed::query()->where(['job_id' => $job->id, 'fault' => $code])->whereNull('superseded_at')->exists()) {
                     continue;
                 }
-                Confirmed::query()->create(['job_id' => $job->id, 'fault' => $code, 'probability' => $belief, 'person_id' => $by->id, 'at' => now()]);
-                $words[] = sprintf('%s (%d %%)', $fault->name, (int) round(100 * $belief));
+                $earlier = $this->comebacks->of($job->machine, $code);
+                Confirmed::query()->create(['job_id' => $job->id, 'fault' => $code, 'probability' => $belief, 'comeback_of' => $earlier?->id, 'person_id' => $by->id, 'at' => now()]);
+                $words[] = sprintf('%s (%d %%)', $fault->name, (int) round(100 * $belief)).($earlier?->release === null ? '' : ", a comeback: mended here {$earlier->release->at->format('j M Y')}, within its warranty");
             }
             if ($words === []) {
                 throw Refused::because('faults', 'These faults are confirmed already.');

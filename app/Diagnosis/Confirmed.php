@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Diagnosis;
 
+use App\Intake\Job;
 use App\Shop\Person;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -19,7 +20,9 @@ use Illuminate\Support\Carbon;
  * @property Carbon $at
  * @property Carbon|null $superseded_at
  * @property string|null $overturned_by
+ * @property int|null $comeback_of the job within whose warranty it came back
  * @property-read Person $person
+ * @property-read Job|null $earlier
  */
 final class Confirmed extends Model
 {
@@ -30,6 +33,16 @@ final class Confirmed extends Model
     protected $guarded = [];
 
     protected $casts = ['at' => 'datetime', 'superseded_at' => 'datetime', 'probability' => 'float'];
+
+    /**
+     * The job that mended it before.
+     *
+     * @return BelongsTo<Job, $this>
+     */
+    public function earlier(): BelongsTo
+    {
+        return $this->belongsTo(Job::class, 'comeback_of');
+    }
 
     /** @return BelongsTo<Person, $this> */
     public function person(): BelongsTo

@@ -37,6 +37,8 @@ final readonly class ConfirmedView extends View
         #[OA\Property] public bool $mended,
         #[OA\Property(description: 'other machines worth the same look; null when that is no question')] public ?int $sisters,
         #[OA\Property] public ?string $sistersBecause,
+        #[OA\Property(description: 'the job whose warranty it came back within')] public ?int $comebackOf,
+        #[OA\Property] public ?string $comebackSince,
     ) {
     }
 
@@ -51,6 +53,7 @@ final readonly class ConfirmedView extends View
             $confirmed->overturned_by === null ? null : ($knowledge->findings[$confirmed->overturned_by]->name ?? $confirmed->overturned_by),
             $fault?->mend()->do ?? '', $fault?->mend()->minutes ?? 0.0, array_map(static fn (Mend $m): WayView => WayView::of($m, $knowledge), $fault->mends ?? []), $fault->danger ?? false, $fault->cautions ?? [], $fault?->mend()->parts ?? [], $names($fault->behind ?? []), $mended,
             $sisters, $sisters === null ? null : $fault?->sisters?->because,
+            $confirmed->comeback_of, $confirmed->comeback_of === null ? null : $confirmed->earlier?->release?->at->toIso8601String(),
         );
     }
 }

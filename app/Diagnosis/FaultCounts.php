@@ -44,19 +44,26 @@ final readonly class FaultCounts
         return [...$shop, 'exposed' => $exposed];
     }
 
+    /** @return array<string, int> fault => jobs in which it was back within the warranty of its repair */
+    public function cameBack(?string $family): array
+    {
+        return DB::table('fault_counts')->where('fault', '<>', self::ANY)->when($family !== null, fn ($query) => $query->where('family', $family))
+            ->groupBy('fault')->selectRaw('fault, sum(came_back)::int as jobs')->pluck('jobs', 'fault')->map(static fn (mixed $n): int => is_numeric($n) ? (int) $n : 0)->all();
+    }
+
     public function recount(): void
     {
         DB::transaction(function (): void {
             DB::statement('LOCK TABLE fault_counts IN EXCLUSIVE MODE');
             DB::table('fault_counts')->delete();
             DB::statement(<<<'SQL'
-                INSERT INTO fault_counts (family, fault, jobs)
-                SELECT m.family, d.fault, count(DISTINCT j.id)
+                INSERT INTO fault_counts (family, fault, jobs, came_back)
+                SELECT m.family, d.fault, count(DISTINCT j.id), count(DISTINCT j.id) FILTER (WHERE d.comeback_of IS NOT NULL)
                 FROM jobs j JOIN machines m ON m.id = j.machine_id JOIN diagnoses d ON d.job_id = j.id
                 WHERE j.finished_at IS NOT NULL AND d.superseded_at IS NULL
                 GROUP BY m.family, d.fault
                 UNION ALL
-                SELECT m.family, '*', count(*)
+                SELECT m.family, '*', count(*), 0
                 FROM jobs j JOIN machines m ON m.id = j.machine_id
                 WHERE j.finished_at IS NOT NULL AND j.kind = 'repair'
                 GROUP BY m.family

@@ -56,6 +56,7 @@ final readonly class JobView extends View
         #[OA\Property] public string $openedAt,
         #[OA\Property] public ?string $finishedAt,
         #[OA\Property] public ?string $destination,
+        #[OA\Property(description: 'it left with a sheet')] public bool $sheet,
         #[OA\Property] public ?string $handsOf,
         #[OA\Property] public ?RedTagView $redTag,
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'boolean'))] public array $safetyAnswers,

@@ -18,10 +18,12 @@ use App\Machines\WarrantyView;
 use App\Proof\ShowProofs;
 use App\Release\GateQuery;
 use App\Release\WayOutView;
+use App\Release\WriteSheet;
 use App\Repair\Mend;
 use App\Repair\MendView;
 use App\Safety\RedTagView;
 use App\Safety\SafetyState;
+use App\Shop\Setting;
 use App\Stock\MovementView;
 use OddBench\Intake\Station;
 use OddBench\Knowledge\Knowledge;
@@ -39,6 +41,7 @@ final readonly class ShowJob
         private PassportQuery $passport,
         private LookListQuery $lookLists,
         private SistersQuery $sisters,
+        private WriteSheet $sheet,
     ) {
     }
 
@@ -46,7 +49,7 @@ final readonly class ShowJob
     {
         $job = Job::query()->with([
             'machine.owner', 'machine.redTag.putOnBy', 'machine.redTag.offAskedBy', 'machine.redTag.supervisedTest.signedBy', 'machine.openJob',
-            'findings.person', 'confirmed', 'diagnoses.person', 'mends.person', 'proofResults.person', 'safetyAnswers',
+            'findings.person', 'confirmed', 'diagnoses.person', 'diagnoses.earlier.release', 'mends.person', 'proofResults.person', 'safetyAnswers',
             'takenOff.back', 'explained', 'railTurns', 'movements.part', 'movements.person', 'movements.undoneBy', 'movements.job.machine', 'spell.person', 'release',
         ])->findOrFail($id);
         $mended = $job->mends->pluck('fault')->filter()->all();
@@ -71,6 +74,7 @@ final readonly class ShowJob
             findPassedBecause: $job->find_passed_because,
             openedAt: $job->opened_at->toIso8601String(),
             finishedAt: $job->finished_at?->toIso8601String(),
+            sheet: $job->release?->sheet !== null,
             destination: $job->release === null ? null : Destination::from($job->release->destination)->words(),
             handsOf: $job->spell?->person->name,
             redTag: $machine->redTag === null ? null : RedTagView::of($machine->redTag),
@@ -116,12 +120,18 @@ final readonly class ShowJob
     {
         $gate = $this->gate->of($job);
 
+        $condition = $job->isOpen() && $job->station === Station::Release ? $this->sheet->condition($job, null) : null;
+
         return array_map(static fn (Destination $to): WayOutView => new WayOutView(
             $to->value,
             $to->words(),
             $to->runsAgain(),
             $to === Destination::Unmended && $gate->redTag,
             $gate->reasonsAgainst($to, true),
+            $to->runsAgain() ? Setting::whole('warranty_days') : null,
+            $to->runsAgain() && $job->machine->hours !== null ? Setting::whole('warranty_hours') : null,
+            $to === Destination::Sale ? $condition?->grade->value : null,
+            $to === Destination::Sale ? $condition->because ?? [] : [],
         ), Destination::forMachineHeldAs($job->machine->held_as));
     }
 }

@@ -31,6 +31,7 @@ use OddBench\Machines\Tag;
  * @property 'maker'|'seller'|null $warranty_by
  * @property string|null $warranty_note
  * @property Carbon $created_at
+ * @property string $page_key of the page its owner may see
  * @property string|null $printer_host
  * @property int|null $printer_port
  * @property-read Owner|null $owner
@@ -42,6 +43,19 @@ final class Machine extends Model
     protected $guarded = [];
 
     protected $casts = ['warranty_until' => 'date'];
+
+    protected static function booted(): void
+    {
+        self::creating(static function (self $machine): void {
+            $machine->page_key ??= self::freshKey();
+        });
+    }
+
+    /** Nobody guesses it: 80 random bits. */
+    public static function freshKey(): string
+    {
+        return bin2hex(random_bytes(10));
+    }
 
     /** @return BelongsTo<Owner, $this> */
     public function owner(): BelongsTo

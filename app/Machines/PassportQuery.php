@@ -8,8 +8,11 @@ use App\Diagnosis\Confirmed;
 use App\Fleet\LookListQuery;
 use App\Intake\Job;
 use App\Intake\JobEvent;
+use App\Release\Comebacks;
 use App\Safety\RedTagView;
+use App\Shop\Setting;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Config;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\Position;
 use OddBench\Machines\Faces;
@@ -45,6 +48,8 @@ final readonly class PassportQuery
             timeline: array_values($events->take(self::LINES)->map(TimelineLine::of(...))->all()),
             olderThan: $events->count() > self::LINES ? $events[self::LINES - 1]->id : null,
             lookLists: $this->lookLists->ofMachine($machine),
+            comebacks: Confirmed::query()->whereNull('superseded_at')->whereNotNull('comeback_of')->whereIn('job_id', Job::query()->select('id')->where('machine_id', $machine->id))->distinct()->count('job_id'),
+            ownersPage: rtrim(Config::string('odd-bench.public_url') ?: url('/'), '/')."/o/{$machine->page_key}",
             warranty: WarrantyView::of($machine),
             service: array_map(ServiceDueView::of(...), $this->service->of(collect([$machine]))[$machine->id] ?? []),
         );
@@ -117,6 +122,15 @@ final readonly class PassportQuery
             $job->hours === null ? null : (float) $job->hours,
             array_values($job->confirmed->map(fn (Confirmed $c): string => $this->knowledge->faults[$c->fault]->name ?? $c->fault)->all()),
             $job->release === null ? null : Destination::from($job->release->destination)->words(),
+            $job->release?->sheet !== null,
+            $this->runs($job, $machine) ? $job->release?->warranty_until?->toDateString() : null,
+            $job->release?->warranty_hours === null ? null : (float) $job->release->warranty_hours,
+            $job->confirmed->contains(static fn (Confirmed $c): bool => $c->comeback_of !== null),
         ))->all());
+    }
+
+    private function runs(Job $job, Machine $machine): bool
+    {
+        return Comebacks::warranty($job->release)?->covers(now()->setTimezone(Setting::text('zone'))->toDateString(), $machine->hoursRun()) ?? false;
     }
 }

@@ -20,6 +20,10 @@ final readonly class PastJobView extends View
         #[OA\Property] public ?float $hours,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $faults,
         #[OA\Property] public ?string $destination,
+        #[OA\Property(description: 'it left with a sheet')] public bool $sheet,
+        #[OA\Property(description: 'last day of the warranty of its repair, while it still runs')] public ?string $warrantyUntil,
+        #[OA\Property] public ?float $warrantyHours,
+        #[OA\Property(description: 'a fault of an earlier job came back within its warranty')] public bool $comeback,
     ) {
     }
 }

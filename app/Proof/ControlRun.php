@@ -25,13 +25,14 @@ final readonly class ControlRun
     {
     }
 
-    public function start(Job $job, string $host, int $port, Person $by): Job
+    /** @param  list<string>  $leaveOut  stages for another time, such as the long print */
+    public function start(Job $job, string $host, int $port, array $leaveOut, Person $by): Job
     {
         if (preg_match('/^[A-Za-z0-9](?:[A-Za-z0-9.-]{0,118})$|^\[[0-9a-fA-F:]+\]$/', $host) !== 1) {
             throw InputError::at('host', 'Give the name or address of the printer or its bridge, without a port.');
         }
 
-        return $this->record->write($job, $by, null, function (Job $job) use ($host, $port, $by): Said {
+        return $this->record->write($job, $by, null, function (Job $job) use ($host, $port, $leaveOut, $by): Said {
             if ($job->station !== Station::Proof) {
                 throw Refused::because('station', "The job stands at {$job->station->words()}; runs are started at Prove.");
             }
@@ -47,7 +48,7 @@ final readonly class ControlRun
             if ($plan->openStage($passed) === Stage::Cold) {
                 throw Refused::because('stage', 'First what is proved cold and unplugged: '.implode(', ', array_map(static fn (Owed $o): string => $o->proof->name, array_filter($plan->missing($passed), static fn (Owed $o): bool => $o->proof->stage === Stage::Cold))).'.');
             }
-            $stages = StageProofs::stages(array_map(static fn (Owed $o): string => $o->proof->code, $plan->missing($passed)));
+            $stages = array_values(array_diff(StageProofs::owed($plan, $passed), $leaveOut));
             $job->machine->update(['printer_host' => $host, 'printer_port' => $port]);
             ProofRun::query()->create(['job_id' => $job->id, 'machine_id' => $job->machine_id, 'stages' => $stages, 'state' => 'waiting', 'results' => (object) [], 'person_id' => $by->id, 'began_at' => now()]);
 

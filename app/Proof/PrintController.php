@@ -7,7 +7,7 @@ namespace App\Proof;
 use App\Intake\Job;
 use OddBench\Instruments\FlexSlab;
 use OddBench\Knowledge\Knowledge;
-use OddBench\Proof\Run\TestPrint;
+use OddBench\Proof\Prints\ProofPrint;
 use Symfony\Component\HttpFoundation\Response;
 
 /** The G-code of proof prints, for a printer that is not connected. */
@@ -17,19 +17,19 @@ final readonly class PrintController
     {
     }
 
-    public function ring(int $job): Response
+    public function print(int $job, string $print): Response
     {
         $found = Job::query()->with('machine')->findOrFail($job);
         $plan = StageProofs::plan([], $this->knowledge->families[$found->machine->family] ?? null, null);
 
-        return $this->file("{$found->machine->tag}-ring", implode("\n", TestPrint::ring($plan, true))."\n");
+        return $this->file("{$found->machine->tag}-{$print}", implode("\n", ProofPrint::from($print)->lines($plan->bed, $plan->hotendC, $plan->bedC, $plan->slots, true))."\n");
     }
 
     public function slab(int $job): Response
     {
         $found = Job::query()->with('machine')->findOrFail($job);
         $plan = StageProofs::plan([], $this->knowledge->families[$found->machine->family] ?? null, null);
-        $slab = (new FlexSlab)->compute(['bed_x_mm' => $plan->sizeMm[0], 'bed_y_mm' => $plan->sizeMm[1], 'axis' => 'y', 'nozzle_c' => $plan->hotendC, 'bed_c' => $plan->bedC]);
+        $slab = (new FlexSlab)->compute(['bed_x_mm' => $plan->bed->xMm, 'bed_y_mm' => $plan->bed->yMm, 'origin' => $plan->bed->round ? 'middle' : 'corner', 'axis' => 'y', 'nozzle_c' => $plan->hotendC, 'bed_c' => $plan->bedC]);
 
         return $this->file("{$found->machine->tag}-loom-slab", is_string($slab['gcode'] ?? null) ? $slab['gcode'] : '');
     }

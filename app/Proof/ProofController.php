@@ -27,7 +27,7 @@ final readonly class ProofController
     public function record(int $job, RecordProofRequest $request, RecordProof $record, CountRun $count): JobView
     {
         Gate::authorize('work', Job::class);
-        $record->record(Job::query()->findOrFail($job), $request->string('proof')->toString(), $request->numberOrNull('value'), $request->filled('passed') ? $request->boolean('passed') : null, Here::person());
+        $record->record(Job::query()->findOrFail($job), $request->string('proof')->toString(), $request->numberOrNull('value'), $request->filled('passed') ? $request->boolean('passed') : null, Here::person(), $request->evidence());
         $run = ProofRun::query()->with(['job', 'person'])->where('job_id', $job)->orderByDesc('id')->first();
         if ($run !== null) {
             $count->of($run);

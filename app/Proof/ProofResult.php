@@ -19,6 +19,9 @@ use Illuminate\Support\Carbon;
  * @property float|null $value
  * @property string|null $unit
  * @property string|null $waived_because
+ * @property string|null $note
+ * @property string|null $log
+ * @property int|null $photograph_id
  * @property Carbon $at
  * @property-read Person $person
  */

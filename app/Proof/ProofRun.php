@@ -26,6 +26,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $answer
  * @property bool $stop_asked
  * @property Carbon $began_at
+ * @property Carbon|null $stage_since
  * @property Carbon|null $ended_at
  * @property Carbon|null $seen_at
  * @property-read Job $job
@@ -37,7 +38,7 @@ final class ProofRun extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['stages' => 'array', 'choices' => 'array', 'results' => 'array', 'stop_asked' => 'boolean', 'began_at' => 'datetime', 'ended_at' => 'datetime', 'seen_at' => 'datetime'];
+    protected $casts = ['stages' => 'array', 'choices' => 'array', 'results' => 'array', 'stop_asked' => 'boolean', 'began_at' => 'datetime', 'stage_since' => 'datetime', 'ended_at' => 'datetime', 'seen_at' => 'datetime'];
 
     /** @return BelongsTo<Job, $this> */
     public function job(): BelongsTo

@@ -28,6 +28,10 @@ final readonly class ProofView extends View
         #[OA\Property] public ?string $at,
         #[OA\Property(description: 'why a lead waived it')] public ?string $waived,
         #[OA\Property] public bool $mayBeWaived,
+        #[OA\Property(description: 'its value can be read out of a temperature log')] public bool $byLog,
+        #[OA\Property(description: 'G-code for this machine that shows it')] public ?string $print,
+        #[OA\Property] public ?string $note,
+        #[OA\Property(description: 'address of the photograph')] public ?string $photograph,
     ) {
     }
 }

@@ -57,20 +57,24 @@ final class Prover
         $this->socket = $socket;
     }
 
-    public static function of(ProofRun $row, Knowledge $knowledge, CountRun $count): self
+    public static function of(ProofRun $row, Knowledge $knowledge, CountRun $count, KeepRises $rises): self
     {
-        // the first run it passed says how long its bed takes when it is well
-        $well = ProofRun::query()->where(['machine_id' => $row->machine_id, 'state' => 'passed'])->orderBy('id')->get()->map(static fn (ProofRun $r): ?float => $r->results['bed-hold']['rise'] ?? null)->filter()->first();
         $done = array_keys(array_filter($row->results, static fn (array $r): bool => $r['passed']));
         // after a restart of this process the stage that was cut off begins again
         $left = array_values(array_diff($row->stages, $done));
 
-        return new self($row, StageProofs::plan($left, $knowledge->families[$row->job->machine->family] ?? null, $well), $count);
+        return new self($row, StageProofs::plan($left, $knowledge->families[$row->job->machine->family] ?? null, $rises->bed($row->job->machine), $row->stage !== null), $count);
     }
 
     public function id(): int
     {
         return $this->row->id;
+    }
+
+    /** @return resource|null what it listens to */
+    public function socket()
+    {
+        return $this->socket;
     }
 
     /** One round; false when the run has ended and everything is written down. */
@@ -98,7 +102,7 @@ final class Prover
         $read = $this->connecting ? [] : [$this->socket];
         $write = $this->connecting || $this->unsent !== '' ? [$this->socket] : [];
         $except = null;
-        if (($read !== [] || $write !== []) && @stream_select($read, $write, $except, 0, 20_000) === false) {
+        if (($read !== [] || $write !== []) && @stream_select($read, $write, $except, 0, 0) === false) {
             return;
         }
         if ($this->connecting) {
@@ -164,7 +168,7 @@ final class Prover
         $results = array_merge($this->earlier, $this->run->results);
         $ended = ! $this->run->runs();
         $fresh = array_diff_key($results, array_filter($this->row->results, static fn (array $r): bool => $r['passed']));
-        $this->row->update(['state' => $this->run->state, 'stage' => $this->run->stage, 'question' => $asking?->text, 'choices' => $asking?->choices, 'results' => (object) $results, 'said' => mb_substr($this->run->said, 0, 500), 'seen_at' => now(), 'ended_at' => $ended ? now() : null]);
+        $this->row->update(['state' => $this->run->state, 'stage' => $this->run->stage, 'stage_since' => $this->run->stage === $this->row->stage ? $this->row->stage_since : now(), 'question' => $asking?->text, 'choices' => $asking?->choices, 'results' => (object) $results, 'said' => mb_substr($this->run->said, 0, 500), 'seen_at' => now(), 'ended_at' => $ended ? now() : null]);
         $this->pack();
         if ($fresh !== []) {
             $this->count->of($this->row);

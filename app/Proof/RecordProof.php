@@ -9,6 +9,7 @@ use App\Diagnosis\RecordFinding;
 use App\Intake\Job;
 use App\Intake\JobRecord;
 use App\Intake\MoveJob;
+use App\Intake\Photograph;
 use App\Intake\Said;
 use App\Safety\PutOnRedTag;
 use App\Shop\Person;
@@ -16,6 +17,7 @@ use OddBench\Input\InputError;
 use OddBench\Intake\Station;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Proof\Owed;
+use OddBench\Proof\ProvedByLog;
 
 /** Writes down how a proof went. A failed one sends the job back to Find with the finding it is evidence of. */
 final readonly class RecordProof
@@ -27,21 +29,27 @@ final readonly class RecordProof
     /**
      * @param  bool|null  $passed  judged by eye; not asked when the proof has limits
      *
-     * @throws InputError when the value or the judgement is missing
+     * @throws InputError when the value or the judgement is missing, or a log does not show it
      * @throws Refused when it is not owed, its stage is not open or a red tag is on
      */
-    public function record(Job $job, string $code, ?float $value, ?bool $passed, Person $by): Job
+    public function record(Job $job, string $code, ?float $value, ?bool $passed, Person $by, Evidence $evidence = new Evidence): Job
     {
-        $this->knowledge->proof($code);
+        $proof = $this->knowledge->proof($code);
+        if ($evidence->log !== null) {
+            $value = $proof->log === null ? throw InputError::at('log', "“{$proof->name}” is not read out of a log.") : ProvedByLog::value($proof->log, $proof->heater, $evidence->log, $evidence->intervalS);
+        }
+        if ($evidence->photograph !== null && ! Photograph::query()->where(['id' => $evidence->photograph, 'job_id' => $job->id])->exists()) {
+            throw InputError::at('photograph', 'There is no such photograph in this job. Send it first.');
+        }
 
-        return $this->record->write($job, $by, null, function (Job $job) use ($code, $value, $passed, $by): Said {
+        return $this->record->write($job, $by, null, function (Job $job) use ($code, $value, $passed, $by, $evidence): Said {
             $job->load(['mends', 'movements', 'takenOff.back', 'railTurns', 'proofResults', 'machine.redTag']);
             $owed = $this->open($job, $code);
             [$value, $ok] = $this->judge($owed, $value, $passed);
-            ProofResult::query()->create(['job_id' => $job->id, 'proof' => $code, 'passed' => $ok, 'value' => $value, 'unit' => $value === null ? null : $owed->proof->unit, 'person_id' => $by->id, 'at' => now()]);
+            ProofResult::query()->create(['job_id' => $job->id, 'proof' => $code, 'passed' => $ok, 'value' => $value, 'unit' => $value === null ? null : $owed->proof->unit, 'note' => $evidence->note, 'photograph_id' => $evidence->photograph, 'log' => $evidence->log, 'person_id' => $by->id, 'at' => now()]);
             $measured = $value === null ? '' : ": {$value} {$owed->proof->unit}";
             if ($ok) {
-                return new Said('proof-passed', "Proved {$owed->proof->name}{$measured}");
+                return new Said('proof-passed', "Proved {$owed->proof->name}{$measured}".($evidence->note === null ? '' : ". {$evidence->note}"));
             }
 
             return $this->backToFind($job, $owed, $measured, $by);

@@ -24,7 +24,7 @@ final readonly class RunController
     public function start(int $job, StartRunRequest $request): RunView
     {
         Gate::authorize('work', Job::class);
-        $this->control->start(Job::query()->findOrFail($job), $request->string('host')->trim()->toString(), $request->integer('port'), Here::person());
+        $this->control->start(Job::query()->findOrFail($job), $request->string('host')->trim()->toString(), $request->integer('port'), $request->leaveOut(), Here::person());
 
         return $this->show($job);
     }

@@ -6,22 +6,29 @@ namespace App\Proof;
 
 use App\Intake\Job;
 use Illuminate\Support\Facades\DB;
+use OddBench\Intake\Station;
 use OddBench\Proof\Run\Packed;
+use OddBench\Proof\Run\Plan;
 use OddBench\Proof\Run\Sample;
+use OddBench\Proof\Run\Stages;
 
 /** Reads the newest run of a job with its curve. */
-final class RunQuery
+final readonly class RunQuery
 {
     private const POINTS = 720;
 
     private const MINUTES = 120;
+
+    public function __construct(private OwedQuery $owed)
+    {
+    }
 
     public function of(Job $job): RunView
     {
         $run = ProofRun::query()->where('job_id', $job->id)->orderByDesc('id')->first();
         $machine = $job->machine;
         if ($run === null) {
-            return new RunView(null, 'none', [], null, [], null, $machine->printer_host, $machine->printer_port, true, []);
+            return new RunView(null, 'none', [], null, [], null, $machine->printer_host, $machine->printer_port, true, [], null, null, Stages::SWING_C, $this->offers($job));
         }
         $ended = $run->ended_at !== null;
 
@@ -36,7 +43,30 @@ final class RunQuery
             $machine->printer_port,
             $ended || ($run->seen_at ?? $run->began_at)->gt(now()->subSeconds(12)),
             array_map(static fn (Sample $s): array => [round($s->t, 1), round($s->hotend, 1), round($s->hotendTarget, 1), round($s->bed, 1), round($s->bedTarget, 1)], $this->samples($run, $ended ? null : self::MINUTES)),
+            ($run->ended_at ?? now())->getTimestamp() - $run->began_at->getTimestamp(),
+            $ended ? null : $this->remaining($run),
+            Stages::SWING_C,
+            $ended ? $this->offers($job) : [],
         );
+    }
+
+    /** @return list<StageOfferView> */
+    private function offers(Job $job): array
+    {
+        if ($job->station !== Station::Proof) {
+            return [];
+        }
+        $job->loadMissing(['mends', 'movements', 'takenOff.back', 'railTurns', 'proofResults']);
+
+        return array_map(static fn (string $stage): StageOfferView => new StageOfferView($stage, StageProofs::NAMES[$stage], Plan::about($stage), in_array($stage, Plan::ALWAYS, true)), StageProofs::owed($this->owed->plan($job), $this->owed->passed($job)));
+    }
+
+    private function remaining(ProofRun $run): float
+    {
+        $later = array_diff($run->stages, array_keys($run->results), [$run->stage]);
+        $in = $run->stage_since === null ? 0 : now()->getTimestamp() - $run->stage_since->getTimestamp();
+
+        return array_sum(array_map(Plan::about(...), $later)) + ($run->stage === null ? 0.0 : max(0.0, Plan::about($run->stage) - $in));
     }
 
     /**

@@ -14,6 +14,7 @@ final readonly class RunView extends View
     /**
      * @param  list<StageView>  $stages
      * @param  list<string>  $choices
+     * @param  list<StageOfferView>  $offers  what a run would do now
      * @param  list<list<float>>  $samples  time in s, hot end, its target, bed, its target
      */
     public function __construct(
@@ -27,6 +28,10 @@ final readonly class RunView extends View
         #[OA\Property] public ?int $port,
         #[OA\Property(description: 'whether the runner was heard of lately')] public bool $alive,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))] public array $samples,
+        #[OA\Property(description: 's since it began, or how long it took')] public ?float $elapsedS,
+        #[OA\Property(description: 'about how many s are left, people’s answers apart')] public ?float $remainingS,
+        #[OA\Property(description: '°C a heater may stray while it holds')] public float $mayStrayC,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StageOfferView::class))] public array $offers,
     ) {
     }
 }

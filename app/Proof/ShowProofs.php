@@ -22,7 +22,7 @@ final readonly class ShowProofs
         $standing = $this->owed->standing($job);
         $open = $plan->openStage(array_map(static fn (ProofResult $r): bool => $r->passed, $standing));
 
-        return array_map(function (Owed $owed) use ($standing, $open): ProofView {
+        return array_map(function (Owed $owed) use ($job, $standing, $open): ProofView {
             $result = $standing[$owed->proof->code] ?? null;
             $proof = $owed->proof;
 
@@ -36,6 +36,10 @@ final readonly class ShowProofs
                     default => 'later',
                 },
                 $result?->value, $result?->person->name, $result?->at->toIso8601String(), $result?->waived_because, ! $proof->neverWaived,
+                $proof->log !== null,
+                isset(StageProofs::PRINTS[$proof->code]) ? "/files/jobs/{$job->id}/".StageProofs::PRINTS[$proof->code].'.gcode' : null,
+                $result?->note,
+                $result?->photograph_id === null ? null : "/files/photographs/{$result->photograph_id}.jpg",
             );
         }, $plan->owed);
     }

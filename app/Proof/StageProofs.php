@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Proof;
 
 use OddBench\Knowledge\Family;
+use OddBench\Proof\Owed;
+use OddBench\Proof\Plan as ProofPlan;
+use OddBench\Proof\Prints\Bed;
 use OddBench\Proof\Run\Plan;
 
 /** Which proof each stage of a run shows, and what a run of a job is to do. */
@@ -13,13 +16,18 @@ final class StageProofs
     /** proof => stage that shows it */
     public const SHOWS = [
         'power-on' => 'smoke', 'fans-turn' => 'smoke', 'home' => 'homing', 'full-travel' => 'travel', 'hotend-hold' => 'hotend-hold', 'bed-hold' => 'bed-hold',
-        'heat-moving' => 'heat-moving', 'runaway-hotend' => 'runaway-hotend', 'runaway-bed' => 'runaway-bed', 'small-print' => 'print', 'feeder-slots' => 'slots',
+        'heat-moving' => 'heat-moving', 'runaway-hotend' => 'runaway-hotend', 'runaway-bed' => 'runaway-bed', 'first-layer' => 'first-layer', 'small-print' => 'print',
+        'feeder-slots' => 'slots', 'feeder-print' => 'slot-prints', 'materials-print' => 'materials', 'long-print' => 'long',
     ];
+
+    /** proof => print that shows it */
+    public const PRINTS = ['heat-moving' => 'loom-slab', 'first-layer' => 'first-layer', 'small-print' => 'ring', 'feeder-slots' => 'slots', 'feeder-print' => 'slot-rings', 'materials-print' => 'materials', 'long-print' => 'long'];
 
     public const NAMES = [
         'identify' => 'Connect, room temperature', 'smoke' => 'No smoke, fans turn', 'homing' => 'Home on the switches', 'travel' => 'Full travel, no step lost',
         'hotend-hold' => 'Hot end heats and holds', 'bed-hold' => 'Bed heats and holds', 'runaway-hotend' => 'Runaway test, hot end', 'runaway-bed' => 'Runaway test, bed',
-        'heat-moving' => 'Heat while it moves', 'free-air' => 'Extrude in free air', 'print' => 'Small print from storage', 'slots' => 'Every feeder slot',
+        'heat-moving' => 'Heat while it moves', 'free-air' => 'Extrude in free air', 'first-layer' => 'First layer, five patches', 'print' => 'Small print from storage', 'slots' => 'Every feeder slot',
+        'slot-prints' => 'A ring from each slot', 'materials' => 'Several materials', 'long' => 'A long print, three hours',
     ];
 
     /**
@@ -29,19 +37,35 @@ final class StageProofs
     public static function stages(array $owed): array
     {
         $stages = array_values(array_intersect_key(self::SHOWS, array_flip($owed)));
-        if (in_array('print', $stages, true)) {
+        if (array_intersect(['print', 'first-layer'], $stages) !== []) {
             $stages[] = 'free-air';
         }
 
         return Plan::stages($stages);
     }
 
+    /**
+     * @param  array<string, bool>  $passed
+     * @return list<string> stages a run of this job would do now
+     */
+    public static function owed(ProofPlan $plan, array $passed): array
+    {
+        return self::stages(array_map(static fn (Owed $o): string => $o->proof->code, $plan->missing($passed)));
+    }
+
     /** @param  list<string>  $stages */
-    public static function plan(array $stages, ?Family $family, ?float $bedRiseS): Plan
+    public static function plan(array $stages, ?Family $family, ?float $bedRiseS, bool $resumes = false): Plan
     {
         $starts = $family->starts ?? [];
         $size = static fn (string $key, float $otherwise): float => is_numeric($starts[$key] ?? null) ? (float) $starts[$key] : $otherwise;
 
-        return new Plan($stages, [$size('bed_x_mm', 200), $size('bed_y_mm', 200), $size('bed_z_mm', 200)], bedRiseS: $bedRiseS, slots: ($family->traits['feeder'] ?? 'none') === 'multi' ? 4 : 1);
+        return new Plan(
+            $stages,
+            new Bed($size('bed_x_mm', 200), $size('bed_y_mm', 200), $size('bed_z_mm', 200), ($family->traits['motion'] ?? '') === 'delta'),
+            bedRiseS: $bedRiseS,
+            slots: ($family->traits['feeder'] ?? 'none') === 'multi' ? 4 : 1,
+            resumes: $resumes,
+            probed: in_array($family->traits['levelling'] ?? '', ['probe', 'nozzle-probe'], true),
+        );
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Proof;
 
 use App\Api\Form;
+use Illuminate\Validation\Rule;
+use OddBench\Proof\Run\Plan;
 
 final class StartRunRequest extends Form
 {
@@ -14,6 +16,14 @@ final class StartRunRequest extends Form
         return [
             'host' => ['required', 'string', 'max:120'],
             'port' => ['required', 'integer', 'min:1', 'max:65535'],
+            'leaveOut' => ['array', 'max:20'],
+            'leaveOut.*' => ['string', Rule::in(array_diff(Plan::STAGES, Plan::ALWAYS))],
         ];
+    }
+
+    /** @return list<string> stages for another time */
+    public function leaveOut(): array
+    {
+        return array_values(array_filter((array) $this->input('leaveOut', []), is_string(...)));
     }
 }

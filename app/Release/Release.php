@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Release;
 
+use App\Intake\Job;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
 
 /**
  * How a job ended and who signed for it.
@@ -15,6 +18,12 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null $note
  * @property string|null $danger
  * @property int|null $price_minor
+ * @property array<string, mixed>|null $sheet
+ * @property string|null $grade
+ * @property Carbon|null $warranty_until
+ * @property string|null $warranty_hours the machine's counter, up to which the repair is stood for
+ * @property Carbon $at
+ * @property-read Job $job
  */
 final class Release extends Model
 {
@@ -22,5 +31,11 @@ final class Release extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['at' => 'datetime'];
+    protected $casts = ['at' => 'datetime', 'sheet' => 'array', 'warranty_until' => 'date'];
+
+    /** @return BelongsTo<Job, $this> */
+    public function job(): BelongsTo
+    {
+        return $this->belongsTo(Job::class);
+    }
 }

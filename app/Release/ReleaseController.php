@@ -20,7 +20,7 @@ final readonly class ReleaseController
     public function send(int $job, SendOutRequest $request, SendOut $send): JobView
     {
         Gate::authorize('sendOut', Job::class);
-        $send->send(Job::query()->findOrFail($job), Destination::from($request->string('to')->toString()), $request->words('note'), $request->words('danger'), $request->wholeOrNull('priceMinor'), $request->integer('version'), Here::person());
+        $send->send(Job::query()->findOrFail($job), Destination::from($request->string('to')->toString()), $request->terms(), $request->integer('version'), Here::person());
 
         return $this->show->of($job);
     }

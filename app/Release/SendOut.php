@@ -11,27 +11,28 @@ use App\Intake\Hands;
 use App\Intake\Job;
 use App\Intake\JobRecord;
 use App\Intake\Said;
+use App\Machines\Machine;
+use App\Proof\KeepRises;
 use App\Shop\Person;
+use App\Shop\Setting;
 use App\Stock\Promises;
 use OddBench\Intake\Station;
+use OddBench\Release\Condition;
 use OddBench\Release\Destination;
+use OddBench\Release\RepairWarranty;
 
 /** Signs a machine out and ends its job. */
 final readonly class SendOut
 {
-    public function __construct(private JobRecord $record, private GateQuery $gate, private Hands $hands, private KeepBaselines $baselines, private Promises $promises)
+    public function __construct(private JobRecord $record, private GateQuery $gate, private Hands $hands, private KeepBaselines $baselines, private KeepRises $rises, private Promises $promises, private WriteSheet $sheet)
     {
     }
 
-    /**
-     * @param  string|null  $danger  the danger in writing, for a tagged machine that goes back unmended
-     *
-     * @throws Refused with every reason against
-     */
-    public function send(Job $job, Destination $to, ?string $note, ?string $danger, ?int $priceMinor, int $version, Person $by): Job
+    /** @throws Refused with every reason against */
+    public function send(Job $job, Destination $to, Terms $terms, int $version, Person $by): Job
     {
-        return $this->record->write($job, $by, $version, function (Job $job) use ($to, $note, $danger, $priceMinor, $by): Said {
-            $reasons = $this->gate->of($job)->reasonsAgainst($to, $danger !== null && mb_strlen(trim($danger)) >= 10);
+        return $this->record->write($job, $by, $version, function (Job $job) use ($to, $terms, $by): Said {
+            $reasons = $this->gate->of($job)->reasonsAgainst($to, $terms->danger !== null && mb_strlen($terms->danger) >= 10);
             if (! in_array($to, Destination::forMachineHeldAs($job->machine->held_as), true)) {
                 $reasons = ["“{$to->words()}” does not fit: this machine is ".match ($job->machine->held_as) {
                     'owner' => 'an owner’s', 'farm' => 'our farm’s', default => 'bought for resale'
@@ -40,19 +41,36 @@ final readonly class SendOut
             if ($reasons !== []) {
                 throw Refused::because('to', ...$reasons);
             }
-            Release::query()->create(['job_id' => $job->id, 'destination' => $to->value, 'note' => $note, 'danger' => $danger, 'price_minor' => $priceMinor, 'person_id' => $by->id, 'at' => now()]);
+            $condition = $this->sign($job, $to, $terms, $by);
             $this->hands->off($job);
             $this->promises->release($job);
             $job->station = Station::Release;
             $job->finished_at = now();
             $job->waits_for = $job->waits_note = $job->waits_until = null;
-            $job->machine->update(['place' => $to->value]);
+            // whoever buys it sees its page from now on, and whoever had its label before does not
+            $job->machine->update(['place' => $to->value, ...($to === Destination::Sale ? ['page_key' => Machine::freshKey()] : [])]);
             if ($to->runsAgain()) {
                 $this->baselines->of($job);
+                $this->rises->of($job);
             }
             RecountFaults::dispatch()->afterCommit();
 
-            return new Said('sent-out', 'Signed out: '.mb_strtolower($to->words()).($danger === null ? '' : ". Danger in writing: {$danger}").($note === null ? '' : ". {$note}"));
+            return new Said('sent-out', 'Signed out: '.mb_strtolower($to->words()).($condition === null ? '' : ", graded “{$condition->grade->words()}”").($terms->danger === null ? '' : ". Danger in writing: {$terms->danger}").($terms->note === null ? '' : ". {$terms->note}"));
         }, byHand: false);
+    }
+
+    /** Writes the release with its sheet and the warranty of the repair. */
+    private function sign(Job $job, Destination $to, Terms $terms, Person $by): ?Condition
+    {
+        $condition = $to === Destination::Sale ? $this->sheet->condition($job, $terms->shortcomings) : null;
+        $condition = $terms->grade === null ? $condition : $condition?->loweredTo($terms->grade, $terms->gradeBecause);
+        $warranty = $to->runsAgain() ? RepairWarranty::from(now()->setTimezone(Setting::text('zone'))->toDateString(), $terms->warrantyDays, $terms->warrantyHours, $job->machine->hoursRun()) : null;
+        Release::query()->create([
+            'job_id' => $job->id, 'destination' => $to->value, 'note' => $terms->note, 'danger' => $terms->danger, 'price_minor' => $terms->priceMinor,
+            'sheet' => $this->sheet->of($job->loadMissing('movements.part'), $to, false, $warranty, $condition, $terms->note, $terms->danger)?->toArray(),
+            'grade' => $condition?->grade->value, 'warranty_until' => $warranty?->until, 'warranty_hours' => $warranty?->untilHours, 'person_id' => $by->id, 'at' => now(),
+        ]);
+
+        return $condition;
     }
 }

@@ -7,6 +7,7 @@ namespace App\Release;
 use App\Api\Form;
 use Illuminate\Validation\Rule;
 use OddBench\Release\Destination;
+use OddBench\Release\Grade;
 
 final class SendOutRequest extends Form
 {
@@ -18,6 +19,11 @@ final class SendOutRequest extends Form
             'note' => ['nullable', 'string', 'max:1000'],
             'danger' => ['nullable', 'string', 'max:1000'],
             'priceMinor' => ['nullable', 'integer', 'min:0', 'max:100000000'],
+            'warrantyDays' => ['nullable', 'integer', 'between:0,1825'],
+            'warrantyHours' => ['nullable', 'integer', 'between:1,20000'],
+            'shortcomings' => ['nullable', 'string', 'max:500'],
+            'grade' => ['nullable', 'string', Rule::enum(Grade::class)],
+            'gradeBecause' => ['nullable', 'string', 'max:300'],
             'version' => ['required', 'integer'],
         ];
     }
@@ -25,6 +31,24 @@ final class SendOutRequest extends Form
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['priceMinor.min' => 'The price cannot be below zero.'];
+        return [
+            'priceMinor.min' => 'The price cannot be below zero.',
+            'warrantyDays.between' => 'The warranty of the repair lasts 0 to 1825 days; 0 for none.',
+            'warrantyHours.between' => 'The warranty of the repair lasts 1 to 20,000 print hours; leave it empty when only the days count.',
+        ];
+    }
+
+    public function terms(): Terms
+    {
+        return new Terms(
+            $this->words('note'),
+            $this->words('danger'),
+            $this->wholeOrNull('priceMinor'),
+            $this->wholeOrNull('warrantyDays') ?? 0,
+            $this->wholeOrNull('warrantyHours'),
+            $this->words('shortcomings'),
+            $this->filled('grade') ? Grade::from($this->string('grade')->toString()) : null,
+            $this->words('gradeBecause'),
+        );
     }
 }

@@ -21,8 +21,14 @@ final readonly class ScanController
 
     public function show(ScanRequest $request): ScanView
     {
-        // a label’s QR code holds an address that ends in the tag
+        // a label’s QR code holds the address of the owner’s page, an older one that of the machine
         $text = trim((string) preg_replace('#^https?://[^ ]*/machines/#', '', $request->string('text')->trim()->toString()));
+        if (preg_match('#/o/([0-9a-f]{20})/?$#i', $text, $code) === 1) {
+            $text = (string) Machine::query()->where('page_key', strtolower($code[1]))->value('tag');
+            if ($text === '') {
+                return new ScanView([], 'This label is out of date: the machine was sold since. Read the tag and print a new label.');
+            }
+        }
         $problem = null;
         if (Tag::looksLikeOne($text)) {
             try {

@@ -16,6 +16,9 @@ final class Setting
         'zone' => 'UTC',
         // what a minute of hands costs, in minor units of the currency
         'bench_minute_minor' => 90,
+        // how long the shop stands for a repair unless it says otherwise
+        'warranty_days' => 90,
+        'warranty_hours' => 500,
     ];
 
     public static function isDemo(): bool
@@ -32,9 +35,15 @@ final class Setting
 
     public static function benchMinuteMinor(): int
     {
-        $value = self::get('bench_minute_minor');
+        return self::whole('bench_minute_minor');
+    }
 
-        return is_int($value) ? $value : self::DEFAULTS['bench_minute_minor'];
+    /** @param  'bench_minute_minor'|'warranty_days'|'warranty_hours'  $key */
+    public static function whole(string $key): int
+    {
+        $value = self::get($key);
+
+        return is_int($value) ? $value : self::DEFAULTS[$key];
     }
 
     public static function put(string $key, mixed $value): void

@@ -39,6 +39,7 @@ final readonly class FlexSlab implements Computation
         $nozzle = $fields->numberOrNull('nozzle_c', 150, 300, '°C') ?? 210.0;
         $heat = $fields->numberOrNull('bed_c', 0, 130, '°C') ?? 60.0;
         $feed = $fields->numberOrNull('feed_mm_s', 5, 300, 'mm/s') ?? 60.0;
+        $middle = $fields->choice('origin', ['corner', 'middle'], 'corner') === 'middle';
         $fields->done();
         $other = $axis === 'x' ? 'y' : 'x';
         if ($length > $bed[$axis]) {
@@ -47,8 +48,9 @@ final readonly class FlexSlab implements Computation
         if ($width > $bed[$other]) {
             throw InputError::at('width_mm', "width_mm is wider than the bed along {$other}.");
         }
-        $from = ($bed[$axis] - $length) / 2;
-        $beside = ($bed[$other] - $width) / 2;
+        // a delta counts from the middle of its bed
+        $from = ($middle ? 0.0 : $bed[$axis] / 2) - $length / 2;
+        $beside = ($middle ? 0.0 : $bed[$other] / 2) - $width / 2;
 
         return [
             'gcode' => implode("\n", [...$this->head($nozzle, $heat), ...$this->layers($layers, $axis, $from, $length, $beside, $width, $feed), ...$this->foot()])."\n",

@@ -29,7 +29,8 @@ final readonly class Gcode implements Computation
         $fields = Fields::of($input);
         $file = $fields->has('gcode') ? Contents::text($fields->text('gcode')) : $fields->contents('file');
         $bed = ['X' => $fields->numberOrNull('bed_x_mm', 20, 2000, 'mm'), 'Y' => $fields->numberOrNull('bed_y_mm', 20, 2000, 'mm'), 'Z' => $fields->numberOrNull('bed_z_mm', 20, 2000, 'mm')];
-        $reader = new GcodeReader($bed, $fields->numberOrNull('acceleration_mm_s2', 10, 60_000, 'mm/s²') ?? self::ACCELERATION, $fields->numberOrNull('junction_deviation_mm', 0.001, 1, 'mm') ?? self::JUNCTION_DEVIATION);
+        $middle = $fields->choice('origin', ['corner', 'middle'], 'corner') === 'middle';
+        $reader = new GcodeReader($bed, $middle, $fields->numberOrNull('acceleration_mm_s2', 10, 60_000, 'mm/s²') ?? self::ACCELERATION, $fields->numberOrNull('junction_deviation_mm', 0.001, 1, 'mm') ?? self::JUNCTION_DEVIATION);
         $fields->done();
         $line = 0;
         $text = '';

@@ -38,8 +38,11 @@ final class GcodeReader
 
     private readonly GcodeFraming $framing;
 
-    /** @param  array{X: float|null, Y: float|null, Z: float|null}  $bed */
-    public function __construct(private readonly array $bed, float $acceleration, float $deviation)
+    /**
+     * @param  array{X: float|null, Y: float|null, Z: float|null}  $bed
+     * @param  bool  $middle  X and Y count from the middle of the bed, as on a delta
+     */
+    public function __construct(private readonly array $bed, private readonly bool $middle, float $acceleration, float $deviation)
     {
         $this->motion = new Motion($acceleration, $deviation);
         $this->trace = new GcodeTrace;
@@ -167,8 +170,12 @@ final class GcodeReader
     private function inside(int $number, array $to): void
     {
         foreach ($this->bed as $axis => $size) {
-            if ($size !== null && ($to[$axis] < -self::SLACK_MM || $to[$axis] > $size + self::SLACK_MM)) {
-                $this->problems->add($number, 'outside', sprintf('%s goes to %s mm; the machine has 0 to %s.', $axis, Said::figure($to[$axis]), Said::figure($size)));
+            if ($size === null) {
+                continue;
+            }
+            $least = $this->middle && $axis !== 'Z' ? -$size / 2 : 0.0;
+            if ($to[$axis] < $least - self::SLACK_MM || $to[$axis] > $least + $size + self::SLACK_MM) {
+                $this->problems->add($number, 'outside', sprintf('%s goes to %s mm; the machine has %s to %s.', $axis, Said::figure($to[$axis]), Said::figure($least), Said::figure($least + $size)));
             }
         }
     }

@@ -18,6 +18,8 @@ final readonly class Proof
      * @param  string|null  $unit  of the value to write down; null when there is none
      * @param  string|null  $failsAs  the finding a failure is evidence of
      * @param  string  $because  what it clears, in words
+     * @param  'hold'|'runaway'|null  $log  what of a temperature log gives its value
+     * @param  'hotend'|'bed'  $heater  whose temperature that is
      */
     public function __construct(
         public string $code,
@@ -37,6 +39,8 @@ final readonly class Proof
         public bool $anyMend = false,
         public array $fitted = [],
         public bool $neverWaived = false,
+        public ?string $log = null,
+        public string $heater = 'hotend',
     ) {
     }
 }

@@ -19,6 +19,12 @@ final class ProofReader
         if (($unit === null) !== ($least === null && $most === null)) {
             $entry->wrong('unit', 'and a limit (least or most) go together');
         }
+        $log = $entry->textOrNull('log');
+        $heater = $entry->textOrNull('heater') ?? 'hotend';
+        if (! in_array($log, ['hold', 'runaway', null], true) || ! in_array($heater, ['hotend', 'bed'], true)) {
+            $entry->wrong('log', 'is hold or runaway, of the heater hotend or bed');
+            [$log, $heater] = [null, 'hotend'];
+        }
 
         return new Proof(
             code: $entry->text('code'),
@@ -38,6 +44,8 @@ final class ProofReader
             anyMend: $entry->yes('any_mend'),
             fitted: $entry->codes('fitted'),
             neverWaived: $entry->yes('never_waived'),
+            log: $log,
+            heater: $heater,
         );
     }
 }

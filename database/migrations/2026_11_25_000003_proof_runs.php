@@ -32,6 +32,7 @@ return new class extends Migration
             $table->boolean('stop_asked')->default(false);
             $table->foreignId('person_id')->constrained('people');
             $table->timestampTz('began_at');
+            $table->timestampTz('stage_since')->nullable();
             $table->timestampTz('ended_at')->nullable();
             $table->timestampTz('seen_at')->nullable();
         });
@@ -43,6 +44,11 @@ return new class extends Migration
             $table->integer('minute');
             $table->binary('samples');
             $table->primary(['proof_run_id', 'minute']);
+        });
+        // what a run measured on a well machine is a baseline too
+        Schema::table('baselines', function (Blueprint $table): void {
+            $table->foreignId('reading_id')->nullable()->change();
+            $table->foreignId('proof_run_id')->nullable()->constrained('proof_runs');
         });
     }
 };

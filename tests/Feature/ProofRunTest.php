@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Intake\Job;
 use App\Proof\CountRun;
+use App\Proof\KeepRises;
 use App\Proof\ProofRun;
 use App\Proof\Prover;
 use App\Proof\RunQuery;
@@ -226,13 +227,13 @@ final class ProofRunTest extends BenchTestCase
     /** @return \Illuminate\Testing\TestResponse<\Illuminate\Http\Response> */
     private function start(int $port, string $host = '127.0.0.1'): \Illuminate\Testing\TestResponse
     {
-        return $this->send('POST', "/jobs/{$this->job->id}/proof-run", ['host' => $host, 'port' => $port]);
+        return $this->send('POST', "/jobs/{$this->job->id}/proof-run", ['host' => $host, 'port' => $port, 'leaveOut' => ['long']]);
     }
 
     /** Turns runner and printer by turns, and answers what is asked; until something, and then does something. */
     private function watch(ProofRun $run, ?callable $until = null, bool $stopThen = false, bool $dropThen = false, bool $leaveThen = false): void
     {
-        $prover = Prover::of(ProofRun::query()->with(['job.machine', 'person'])->findOrFail($run->id), $this->app->make(Knowledge::class), $this->app->make(CountRun::class));
+        $prover = Prover::of(ProofRun::query()->with(['job.machine', 'person'])->findOrFail($run->id), $this->app->make(Knowledge::class), $this->app->make(CountRun::class), $this->app->make(KeepRises::class));
         $asked = 0.0;
         for ($end = microtime(true) + 60; microtime(true) < $end;) {
             $this->server?->serve();

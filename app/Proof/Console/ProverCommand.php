@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Proof\Console;
 
 use App\Proof\CountRun;
+use App\Proof\KeepRises;
 use App\Proof\ProofRun;
 use App\Proof\Prover;
 use Illuminate\Console\Command;
@@ -20,19 +21,20 @@ final class ProverCommand extends Command
 
     protected $description = 'Runs proof runs with connected printers';
 
-    public function handle(Knowledge $knowledge, CountRun $count): int
+    public function handle(Knowledge $knowledge, CountRun $count, KeepRises $rises): int
     {
         $until = $this->option('for') === null ? INF : microtime(true) + (float) $this->option('for');
         /** @var array<int, Prover> $runs machine id => */
         $runs = [];
         $looked = 0.0;
-        while (microtime(true) < $until) {
-            if (microtime(true) - $looked > 0.8) {
+        // a run under way is seen to its end first
+        while (microtime(true) < $until || $runs !== []) {
+            if (microtime(true) - $looked > 0.8 && microtime(true) < $until) {
                 $looked = microtime(true);
                 foreach (ProofRun::query()->with(['job.machine', 'person'])->whereNull('ended_at')->whereNotIn('machine_id', array_keys($runs))->get() as $row) {
                     $held = DB::selectOne('SELECT pg_try_advisory_lock(?, ?) AS held', [0x0DD, $row->machine_id]);
                     if (($held->held ?? false) === true) {
-                        $runs[$row->machine_id] = Prover::of($row, $knowledge, $count);
+                        $runs[$row->machine_id] = Prover::of($row, $knowledge, $count, $rises);
                     }
                 }
             }
@@ -42,10 +44,24 @@ final class ProverCommand extends Command
                     DB::select('SELECT pg_advisory_unlock(?, ?)', [0x0DD, $machine]);
                 }
             }
-            usleep($runs === [] ? 400_000 : 30_000);
+            $this->rest($runs);
         }
 
         return self::SUCCESS;
+    }
+
+    /**
+     * Until a printer says something, or for a moment.
+     *
+     * @param  array<int, Prover>  $runs
+     */
+    private function rest(array $runs): void
+    {
+        $read = array_filter(array_map(static fn (Prover $run) => $run->socket(), $runs), is_resource(...));
+        $write = $except = null;
+        if ($read === [] || @stream_select($read, $write, $except, 0, 30_000) === false) {
+            usleep($runs === [] ? 400_000 : 30_000);
+        }
     }
 
     private function turn(Prover $run): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Proof\Console;
 
+use App\Proof\StageProofs;
 use Illuminate\Console\Command;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Rig\Fault;
@@ -41,7 +42,8 @@ final class RigCommand extends Command
         }
         $speed = max(0.1, min(1000.0, (float) $this->option('speed')));
         try {
-            $server = new Server(new Printer(Numbers::of($family->name, $family->traits), array_values(array_filter($faults)), (int) $this->option('seed')), (string) $this->option('host'), (int) $this->option('port'), $speed);
+            $bed = StageProofs::plan([], $family, null)->bed;
+            $server = new Server(new Printer(Numbers::of($family->name, $family->traits, sizeMm: [$bed->xMm, $bed->yMm, $bed->zMm]), array_values(array_filter($faults)), (int) $this->option('seed')), (string) $this->option('host'), (int) $this->option('port'), $speed);
         } catch (RuntimeException $e) {
             $this->error($e->getMessage());
 

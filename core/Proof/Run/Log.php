@@ -12,8 +12,25 @@ final class Log
 
     public float $now = 0.0;
 
+    /** What a feeder complained of, though the printer did not stop. */
+    private ?string $alarm = null;
+
     /** @var list<Sample> */
     private array $samples = [];
+
+    public function alarm(string $said): void
+    {
+        $this->alarm = $said;
+    }
+
+    /** The complaint there was since this was asked last. */
+    public function takeAlarm(): ?string
+    {
+        $said = $this->alarm;
+        $this->alarm = null;
+
+        return $said;
+    }
 
     public function add(Sample $sample): void
     {

@@ -176,6 +176,9 @@ final class Run
             // it lives, and works at what it was told
             $this->wantedSince = $this->want?->kind === 'answer' ? $t - min($t - $this->wantedSince, $this->want->within * 0.9) : $this->wantedSince;
         }
+        if (preg_match('/^Error:\s*(Filament.*)$/i', $line, $found) === 1) {
+            $this->log->alarm(trim($found[1]));
+        }
         if ($line === 'start' && $this->stage !== null) {
             $this->interrupted(new Halted('it started anew', true));
         } elseif (preg_match('/^Error:(?!checksum|Line Number|No Checksum|Filament)(.*)$/i', $line, $found) === 1) {
@@ -327,7 +330,8 @@ final class Run
     {
         // M112 is heard also by a printer that homes or waits for heat; plain lines need no number
         $busy = $this->want?->kind === 'answer' && preg_match('/^(G28|T\d)/', $this->want->text) === 1 && $this->sender->waits();
-        $this->out .= "M108\nM104 S0\nM140 S0\n".($busy && $state !== 'passed' ? "M112\n" : '');
+        // M25: what it prints from its own storage would go on without us
+        $this->out .= "M108\nM25\nM104 S0\nM140 S0\n".($busy && $state !== 'passed' ? "M112\n" : '');
         $this->state = $state;
         $this->work = null;
         $this->want = null;

@@ -18,6 +18,7 @@ use App\Machines\Machine;
 use App\Proof\OwedQuery;
 use App\Proof\RecordProof;
 use App\Release\SendOut;
+use App\Release\Terms;
 use App\Repair\NoteMend;
 use App\Safety\AnswerSafety;
 use App\Safety\TakeOffRedTag;
@@ -119,7 +120,7 @@ final class DemoJob
             return;
         }
         yield new Beat('sam', 2, $this->random->getInt(20, 1600));
-        $this->job = $this->send->send($this->job, Destination::forMachineHeldAs($machine->refresh()->held_as)[0], null, null, null, $this->job->version, $people['sam']);
+        $this->job = $this->send->send($this->job, Destination::forMachineHeldAs($machine->refresh()->held_as)[0], new Terms(warrantyDays: 90, warrantyHours: 500), $this->job->version, $people['sam']);
     }
 
     private function answerSafety(DemoTruth $truth, string $who): void

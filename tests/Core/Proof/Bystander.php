@@ -12,6 +12,9 @@ final class Bystander
 {
     private float $t = 0.0;
 
+    /** Everything that went to the printer. */
+    public string $sent = '';
+
     public function __construct(public readonly Run $run, public readonly Printer $printer, private readonly float $step = 0.5)
     {
     }
@@ -39,10 +42,19 @@ final class Bystander
 
     public function exchange(): void
     {
-        $this->printer->receive($this->run->take());
         $this->t += $this->step;
-        $this->printer->advance($this->t);
-        $this->run->bytes($this->t, $this->printer->take());
+        // a wire is quick: what is answered at once is answered within the same moment
+        for ($quick = 0; $quick < 40; $quick++) {
+            $out = $this->run->take();
+            $this->sent .= $out;
+            $this->printer->receive($out);
+            $this->printer->advance($this->t);
+            $said = $this->printer->take();
+            $this->run->bytes($this->t, $said);
+            if ($said === '') {
+                break;
+            }
+        }
         $this->run->tick($this->t);
     }
 
@@ -69,6 +81,7 @@ final class Bystander
             str_contains($question, 'smoke') => 'none',
             str_contains($question, 'fan turn') => $seen->breakFanTurns ? 'all turn' : 'one stands',
             str_contains($question, 'strand') => ['straight' => 'straight', 'curls' => 'curls'][$seen->strand] ?? 'nothing comes out',
+            str_contains($question, 'over the middle') => 'over the middle',
             default => $seen->fedShare > 0.97 ? 'good' : 'not good',
         };
     }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Proof;
 
+use OddBench\Proof\Prints\Bed;
 use OddBench\Proof\Run\LineReader;
 use OddBench\Proof\Run\Plan;
 use OddBench\Proof\Run\Run;
 use OddBench\Proof\Run\Sample;
 use OddBench\Proof\Run\Sender;
-use OddBench\Proof\Run\TestPrint;
 use OddBench\Rig\Fault;
 use OddBench\Rig\Numbers;
 use OddBench\Rig\Printer;
@@ -23,11 +23,13 @@ final class RunTest extends TestCase
 {
     private const BED_RISE_S = 139.0;
 
+    private const USUAL = ['identify', 'smoke', 'homing', 'travel', 'hotend-hold', 'bed-hold', 'runaway-hotend', 'runaway-bed', 'heat-moving', 'free-air', 'print'];
+
     public function test_a_sound_machine_passes_every_stage(): void
     {
         $run = new Run($this->plan());
         self::assertSame('passed', (new Bystander($run, $this->printer([])))->watch(), $run->said);
-        self::assertSame(array_values(array_diff(Plan::STAGES, ['slots'])), array_keys($run->results));
+        self::assertSame(self::USUAL, array_keys($run->results));
         self::assertStringContainsString('Bed to 60 °C in 1', $run->results['bed-hold']['words']);
         self::assertStringContainsString('RepRap-style 1.2', $run->results['identify']['words']);
     }
@@ -86,7 +88,7 @@ final class RunTest extends TestCase
     public function test_a_jammed_slot_is_named(): void
     {
         $numbers = Numbers::of('Heron CX', ['feeder' => 'multi', 'motion' => 'corexy']);
-        $plan = new Plan(['identify', 'slots'], $numbers->sizeMm, slots: 4);
+        $plan = new Plan(['identify', 'slots'], new Bed(...$numbers->sizeMm), slots: 4);
         $sound = new Run($plan);
         self::assertSame('passed', (new Bystander($sound, new Printer($numbers)))->watch(), $sound->said);
         $jammed = new Run($plan);
@@ -128,18 +130,10 @@ final class RunTest extends TestCase
     public function test_nothing_that_blocks_is_ever_sent(): void
     {
         $run = new Run($this->plan());
-        $printer = $this->printer([]);
-        $sent = '';
-        $side = new Bystander($run, $printer);
-        $side->watch(until: function () use ($run, &$sent, $printer): bool {
-            $out = $run->take();
-            $sent .= $out;
-            $printer->receive($out);
-
-            return false;
-        });
-        self::assertStringContainsString('M29', $sent, 'the file was written');
-        self::assertDoesNotMatchRegularExpression('/\b(M109|M190|M191|M400)\b/', $sent);
+        $side = new Bystander($run, $this->printer([]));
+        $side->watch();
+        self::assertStringContainsString('M29', $side->sent, 'the file was written');
+        self::assertDoesNotMatchRegularExpression('/\b(M109|M190|M191|M400)\b/', $side->sent);
     }
 
     public function test_only_what_is_owed_and_what_every_machine_owes(): void
@@ -237,24 +231,66 @@ final class RunTest extends TestCase
         $sender->send('M109 S200');
     }
 
-    public function test_the_ring_is_as_long_as_its_corners_say(): void
+    /** @return iterable<string, array{string, array<string, string>, bool, bool}> */
+    public static function kinds(): iterable
     {
-        $lines = TestPrint::ring($this->plan(), true);
-        $last = 0.0;
-        foreach ($lines as $line) {
-            if (preg_match('/ E([\d.]+) F1500/', $line, $found) === 1) {
-                $last = (float) $found[1];
-            }
-        }
-        // 20 layers of 24 sides of 30·sin(π/24), 0.2 × 0.45 mm, in filament of 2.405 mm²
-        self::assertEqualsWithDelta(20 * 24 * 30 * sin(M_PI / 24) * 0.2 * 0.45 / 2.405, $last, 1e-3);
-        self::assertSame('M140 S0', end($lines));
+        yield 'delta, round, counted from its middle' => ['Gannet Delta', ['motion' => 'delta', 'levelling' => 'probe'], true, true];
+        yield 'Z found by a probe' => ['Tern 220 D', ['motion' => 'bedslinger', 'levelling' => 'probe'], false, true];
+    }
+
+    /** @param  array<string, string>  $traits */
+    #[DataProvider('kinds')]
+    public function test_machines_of_other_kinds_pass_and_are_never_sent_out_of_reach(string $family, array $traits, bool $round, bool $probed): void
+    {
+        $numbers = Numbers::of($family, $traits);
+        $run = new Run(new Plan(['identify', 'homing', 'travel', 'heat-moving', 'free-air', 'first-layer', 'print'], new Bed($numbers->sizeMm[0], $numbers->sizeMm[1], $numbers->sizeMm[2], $round), probed: $probed));
+
+        self::assertSame('passed', (new Bystander($run, new Printer($numbers)))->watch(), "{$run->stage}: {$run->said}");
+    }
+
+    public function test_every_slot_prints_and_a_jam_in_the_print_is_named(): void
+    {
+        $numbers = Numbers::of('Heron CX', ['feeder' => 'multi', 'motion' => 'corexy']);
+        $plan = new Plan(['identify', 'homing', 'slot-prints', 'materials'], new Bed(...$numbers->sizeMm), slots: 4);
+        $sound = new Run($plan);
+        self::assertSame('passed', (new Bystander($sound, new Printer($numbers)))->watch(), $sound->said);
+        $jammed = new Run($plan);
+        self::assertSame('failed', (new Bystander($jammed, new Printer($numbers, [Fault::SlotJammed])))->watch());
+        self::assertSame(['slot-prints', 'slot-alarm'], [array_key_last($jammed->results), $jammed->results['slot-prints']['finding']]);
+        self::assertStringContainsString('stuck in slot 2', $jammed->results['slot-prints']['words']);
+    }
+
+    public function test_a_long_print_takes_its_three_hours_and_finds_what_comes_late(): void
+    {
+        $plan = new Plan(['identify', 'homing', 'long']);
+        $sound = new Run($plan);
+        self::assertSame('passed', (new Bystander($sound, $this->printer([])))->watch(), $sound->said);
+        self::assertGreaterThan(3 * 3600, $sound->log->now);
+        self::assertLessThan(4 * 3600, $sound->log->now);
+        // a dead fan lets heat climb: the first rings look well, later ones do not
+        $creeps = new Run($plan);
+        self::assertSame('failed', (new Bystander($creeps, $this->printer([Fault::BreakFanDead])))->watch());
+        self::assertSame('fails-after-hours', $creeps->results['long']['finding']);
+    }
+
+    public function test_stop_in_a_print_stops_the_print(): void
+    {
+        $run = new Run(new Plan(['identify', 'homing', 'print']));
+        $side = new Bystander($run, $printer = $this->printer([]));
+        $side->watch(until: fn (float $t): bool => str_contains((string) $run->want?->text, 'M27'));
+        $run->stop($side->now());
+        $side->exchange();
+        $printer->take();
+        $printer->receive("M27\n");
+        $printer->advance($side->now() + 2);
+
+        self::assertStringContainsString('Not SD printing', $printer->take());
     }
 
     /** @param  list<string>|null  $stages */
     private function plan(?array $stages = null, float $hold = 120.0): Plan
     {
-        return new Plan($stages ?? array_values(array_diff(Plan::STAGES, ['slots'])), [220.0, 220.0, 250.0], bedRiseS: self::BED_RISE_S, holdS: $hold);
+        return new Plan($stages ?? self::USUAL, bedRiseS: self::BED_RISE_S, holdS: $hold);
     }
 
     /** @param  list<Fault>  $faults */

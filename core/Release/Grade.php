@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Release;
+
+/** How much life a machine for sale has left, plainly said. */
+enum Grade: string
+{
+    case Fresh = 'fresh';
+    case Good = 'good';
+    case Used = 'used';
+    case Worn = 'worn';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Fresh => 'Hardly used',
+            self::Good => 'Good',
+            self::Used => 'Used',
+            self::Worn => 'Worn',
+        };
+    }
+
+    public function means(): string
+    {
+        return match ($this) {
+            self::Fresh => 'No wearing part has run more than a quarter of its usual life.',
+            self::Good => 'No wearing part has run more than seven tenths of its usual life.',
+            self::Used => 'Every wearing part is within its usual life, or its hours are not known.',
+            self::Worn => 'At least one part is past its usual life. It runs; plan to change it.',
+        };
+    }
+
+    /** Whether this is a better grade than another. */
+    public function betterThan(self $other): bool
+    {
+        return array_search($this, self::cases(), true) < array_search($other, self::cases(), true);
+    }
+}

@@ -1,0 +1,54 @@
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta name="color-scheme" content="light">
+    <meta name="robots" content="noindex, nofollow">
+    <title>{{ $machine->tag }} · {{ $shop }}</title>
+    <link rel="icon" href="/mark.svg" type="image/svg+xml">
+    <style>
+        body { margin: 0; background: #f4f1e8; color: #1d2326; font: 17px/1.5 system-ui, sans-serif; }
+        main { box-sizing: border-box; max-width: 44rem; margin: 0 auto; padding: 1.2rem 1.1rem 3rem; }
+        h1 { font-size: 1.7rem; line-height: 1.15; margin: 0.2rem 0 0.5rem; }
+        h2 { font-size: 1.05rem; margin: 1.7rem 0 0.4rem; padding-bottom: 0.25rem; border-bottom: 2px solid #1d2326; }
+        p, ul { margin: 0 0 0.5rem; overflow-wrap: anywhere; }
+        ul { padding-left: 1.2rem; }
+        table { border-collapse: collapse; width: 100%; }
+        td, th { text-align: left; vertical-align: top; padding: 0.3rem 0.7rem 0.3rem 0; border-bottom: 1px solid #c9c3b4; overflow-wrap: anywhere; }
+        td:last-child, th:last-child { padding-right: 0; }
+        th { font-weight: 400; color: #4f5a5e; }
+        .quiet { color: #4f5a5e; }
+        .fig { font-family: ui-monospace, monospace; font-size: 0.95em; }
+        .right { text-align: right; }
+        .danger { border: 4px solid #a1121f; padding: 0.8rem 1rem; color: #a1121f; }
+        .grade { border: 2px solid #1d2326; background: #fff; padding: 0.8rem 1rem; margin-top: 1rem; }
+        .grade strong { font-size: 1.4rem; }
+        .now { border-left: 6px solid #0f5661; background: #fff; padding: 0.7rem 1rem; margin-bottom: 1.4rem; }
+        .pdf { display: inline-block; margin-top: 1.6rem; padding: 0.65rem 1.1rem; border: 1px solid #0f5661; background: #fff; color: #0f5661; font-weight: 600; text-decoration: none; }
+        @media (max-width: 30rem) { body { font-size: 16px; } }
+    </style>
+</head>
+<body>
+<main>
+    @if ($machine->openJob)
+    <div class="now">
+        <p><strong>It is with us</strong>, since {{ $machine->openJob->opened_at->copy()->setTimezone($zone)->format('j F Y') }}.</p>
+        <p>{{ \App\Release\OwnersWords::of($machine->openJob) }}@if ($machine->openJob->promised_for) Promised for {{ $machine->openJob->promised_for->format('j F') }}.@endif</p>
+    </div>
+    @endif
+    @if ($sheet)
+        @include('sheet', ['sheet' => $sheet, 'pdf' => false])
+        <a class="pdf" href="/o/{{ $machine->page_key }}/sheet.pdf">The same as PDF</a>
+    @elseif (! $machine->openJob)
+        <p class="quiet">{{ $shop }}</p>
+        <h1>Nothing to show yet</h1>
+        <p>This machine, tag <span class="fig">{{ $machine->tag }}</span>, has left our bench with no report so far.</p>
+    @else
+        <p class="quiet">{{ $shop }}</p>
+        <h1 class="fig">{{ $machine->tag }}</h1>
+        <p>When it leaves, its report stands here.</p>
+    @endif
+</main>
+</body>
+</html>
