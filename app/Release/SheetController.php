@@ -63,6 +63,6 @@ final readonly class SheetController
     /** @return array<string, string> it is found by its code alone */
     private static function unseen(): array
     {
-        return ['X-Robots-Tag' => 'noindex, nofollow', 'Cache-Control' => 'private, no-store', 'Referrer-Policy' => 'no-referrer'];
+        return ['X-Robots-Tag' => 'noindex, nofollow', 'Cache-Control' => 'private, no-store'];
     }
 }

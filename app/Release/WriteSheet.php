@@ -35,7 +35,7 @@ final readonly class WriteSheet
     {
         $waived = array_map(static fn (array $p): string => $p['name'], array_filter($this->proofs($job), static fn (array $p): bool => $p['waived'] !== null));
 
-        return Condition::of(array_map(static fn (FittingView $f): WornPosition => new WornPosition($f->name, $f->hoursOnIt, $f->lifeHours), $this->passport->positions($job->machine)), array_values($waived), $shortcomings);
+        return Condition::of(array_map(fn (FittingView $f): WornPosition => new WornPosition($f->name, $f->hoursOnIt, $f->lifeHours, $this->knowledge->wear[$f->partClass]->consumable ?? false), $this->passport->positions($job->machine)), array_values($waived), $shortcomings);
     }
 
     public function of(Job $job, Destination $to, bool $draft, ?RepairWarranty $warranty, ?Condition $condition, ?string $note, ?string $danger): ?Sheet

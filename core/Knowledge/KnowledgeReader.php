@@ -37,7 +37,7 @@ final class KnowledgeReader
             settings: $reader->names($files, 'settings.yaml'),
             instruments: $reader->each($files, 'instruments.yaml', InstrumentSheetReader::read(...)),
             guides: $reader->byArea($files, 'guides', static fn (Entry $entry, string $area): Guide => GuideReader::read($entry, $area)),
-            wear: $reader->each($files, 'wear.yaml', static fn (Entry $e): Wear => new Wear($e->text('code'), $e->text('place'), $e->numberOrNull('life_hours'))),
+            wear: $reader->each($files, 'wear.yaml', static fn (Entry $e): Wear => new Wear($e->text('code'), $e->text('place'), $e->numberOrNull('life_hours'), $e->yes('consumable'))),
             service: $reader->each($files, 'service.yaml', $reader->serviceItem(...)),
         );
         $mistakes = [...$reader->mistakes, ...CrossCheck::of($knowledge)];

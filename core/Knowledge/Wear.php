@@ -7,8 +7,11 @@ namespace OddBench\Knowledge;
 /** How long a class of part usually lasts, and where on the drawn machine it sits. */
 final readonly class Wear
 {
-    /** @param  float|null  $lifeHours  print hours it usually lasts (common practice); nothing where hours do not wear it */
-    public function __construct(public string $partClass, public string $place, public ?float $lifeHours)
+    /**
+     * @param  float|null  $lifeHours  print hours it usually lasts (common practice); nothing where hours do not wear it
+     * @param  bool  $consumable  changed in minutes for little money
+     */
+    public function __construct(public string $partClass, public string $place, public ?float $lifeHours, public bool $consumable = false)
     {
     }
 }

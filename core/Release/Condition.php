@@ -16,7 +16,7 @@ final readonly class Condition
 
     private const GOOD_SHARE = 0.7;
 
-    private const NAMED = 4;
+    private const NAMED = 3;
 
     /** @param  list<string>  $because  what keeps it from a better grade; empty for the best */
     private function __construct(public Grade $grade, public array $because)
@@ -36,9 +36,15 @@ final readonly class Condition
             $grade = $grade->betterThan($to) ? $to : $grade;
             $because[] = $why;
         };
-        foreach (self::byShare($positions) as [$position, $share]) {
-            if ($share > self::FRESH_SHARE) {
-                $down($share > 1.0 ? Grade::Worn : ($share > self::GOOD_SHARE ? Grade::Used : Grade::Good), sprintf('%s: %s of its usual %s h', $position->name, number_format((float) $position->hours, 0, '.', ' '), number_format((float) $position->life, 0, '.', ' ')));
+        foreach ([
+            [Grade::Worn, 'Past its usual life', 1.0, INF, false],
+            [Grade::Used, 'Past seven tenths of its life', self::GOOD_SHARE, 1.0, false],
+            [Grade::Good, 'Past a quarter of its life', self::FRESH_SHARE, self::GOOD_SHARE, false],
+            [Grade::Used, 'Due to be changed soon, a matter of minutes', 1.0, INF, true],
+        ] as [$to, $why, $above, $most, $consumable]) {
+            $names = self::between($positions, $above, $most, $consumable);
+            if ($names !== []) {
+                $down($to, "{$why}: ".self::named($names));
             }
         }
         $unknown = array_map(static fn (WornPosition $p): string => $p->name, array_filter($positions, static fn (WornPosition $p): bool => $p->life !== null && $p->hours === null));
@@ -77,19 +83,15 @@ final readonly class Condition
 
     /**
      * @param  list<WornPosition>  $positions
-     * @return list<array{WornPosition, float}> the most worn first
+     * @return list<string> the most worn first, with its figures
      */
-    private static function byShare(array $positions): array
+    private static function between(array $positions, float $above, float $most, bool $consumable): array
     {
-        $shares = [];
-        foreach ($positions as $position) {
-            if ($position->share() !== null) {
-                $shares[] = [$position, $position->share()];
-            }
-        }
-        usort($shares, static fn (array $a, array $b): int => [$b[1], $a[0]->name] <=> [$a[1], $b[0]->name]);
+        $of = array_values(array_filter($positions, static fn (WornPosition $p): bool => $p->consumable === $consumable && $p->share() !== null && $p->share() > $above && $p->share() <= $most));
+        usort($of, static fn (WornPosition $a, WornPosition $b): int => [$b->share(), $a->name] <=> [$a->share(), $b->name]);
+        $whole = static fn (?float $hours): string => number_format((float) $hours, 0, '.', ' ');
 
-        return $shares;
+        return array_map(static fn (WornPosition $p): string => "{$p->name} ({$whole($p->hours)} of {$whole($p->life)} h)", $of);
     }
 
     /** @param  list<string>  $names */

@@ -25,10 +25,10 @@ enum Grade: string
     public function means(): string
     {
         return match ($this) {
-            self::Fresh => 'No wearing part has run more than a quarter of its usual life.',
-            self::Good => 'No wearing part has run more than seven tenths of its usual life.',
-            self::Used => 'Every wearing part is within its usual life, or its hours are not known.',
-            self::Worn => 'At least one part is past its usual life. It runs; plan to change it.',
+            self::Fresh => 'No wearing part has run more than a quarter of its usual life, nozzle and the like apart.',
+            self::Good => 'No wearing part has run more than seven tenths of its usual life, nozzle and the like apart.',
+            self::Used => 'It runs as it should. Something is due before long, is not known, or stays as it is: see below.',
+            self::Worn => 'It runs as it should, and at least one part is past its usual life: plan to change it.',
         };
     }
 

@@ -11,8 +11,9 @@ final readonly class WornPosition
      * @param  string  $name  of the position
      * @param  float|null  $hours  it has run; nothing when nobody knows
      * @param  float|null  $life  its usual life in hours; nothing for what does not wear by hours
+     * @param  bool  $consumable  changed in minutes for little money, as a nozzle is
      */
-    public function __construct(public string $name, public ?float $hours, public ?float $life)
+    public function __construct(public string $name, public ?float $hours, public ?float $life, public bool $consumable = false)
     {
     }
 

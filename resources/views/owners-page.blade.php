@@ -21,6 +21,7 @@
         .quiet { color: #4f5a5e; }
         .fig { font-family: ui-monospace, monospace; font-size: 0.95em; }
         .right { text-align: right; }
+        .one { white-space: nowrap; }
         .danger { border: 4px solid #a1121f; padding: 0.8rem 1rem; color: #a1121f; }
         .grade { border: 2px solid #1d2326; background: #fff; padding: 0.8rem 1rem; margin-top: 1rem; }
         .grade strong { font-size: 1.4rem; }

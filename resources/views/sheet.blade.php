@@ -22,6 +22,7 @@
         .quiet { color: #5a6468; }
         .fig { font-family: "DejaVu Sans Mono", monospace; }
         .right { text-align: right; }
+        .one { white-space: nowrap; }
         .danger { border: 1mm solid #a1121f; padding: 4mm; color: #a1121f; font-size: 12pt; }
         .grade { border: 0.6mm solid #1d2326; padding: 3mm 4mm; margin: 4mm 0 0; }
         .grade strong { font-size: 15pt; }
@@ -32,7 +33,9 @@
 @endif
 <p class="quiet">{{ $sheet->shop }}</p>
 <h1>{{ $sheet->title() }}</h1>
-<p><strong>{{ $sheet->family }}</strong>, tag <span class="fig">{{ $sheet->tag }}</span>@if ($sheet->serial), serial <span class="fig">{{ $sheet->serial }}</span>@endif @if ($sheet->hours !== null), <span class="fig">{{ $whole($sheet->hours) }}</span> print hours @endif</p>
+<p><strong>{{ $sheet->family }}</strong> · tag <span class="fig">{{ $sheet->tag }}</span>
+@if ($sheet->serial) · serial <span class="fig">{{ $sheet->serial }}</span> @endif
+@if ($sheet->hours !== null) · <span class="fig">{{ $whole($sheet->hours) }}</span> print hours @endif</p>
 <p class="quiet">@if ($sheet->signedOut === null)<strong class="draft">Draft: not signed out yet.</strong> @endif Came in {{ $day($sheet->cameIn) }}@if ($sheet->signedOut), signed out {{ $day($sheet->signedOut) }}@endif.</p>
 
 @if ($sheet->danger)
@@ -82,7 +85,7 @@
 <h2>What it has proved</h2>
 <table>
 @foreach ($sheet->proofs as $proof)
-<tr><td>{{ $proof['waived'] === null ? '✓' : '–' }} {{ $proof['name'] }}@if ($proof['waived'] !== null) <span class="quiet">not proved: {{ $proof['waived'] }}</span>@endif</td><td class="fig right">{{ $proof['value'] }}</td><td class="quiet right">{{ $proof['limits'] ? "allowed: {$proof['limits']}" : '' }}</td></tr>
+<tr><td>{{ $proof['waived'] === null ? '✓' : '–' }} {{ $proof['name'] }}@if ($proof['waived'] !== null) <span class="quiet">not proved: {{ $proof['waived'] }}</span>@endif @if ($proof['limits'])<span class="quiet"> allowed: {{ $proof['limits'] }}</span>@endif</td><td class="fig right one">{{ $proof['value'] }}</td></tr>
 @endforeach
 </table>
 @endif
@@ -109,7 +112,7 @@
 @if ($sheet->warranty)
 <h2>Warranty of the repair</h2>
 <p>Until <strong>{{ $day($sheet->warranty['until']) }}</strong>@if ($sheet->warranty['hours'] !== null), or <span class="fig">{{ $whole($sheet->warranty['hours']) }}</span> print hours on its counter, whichever comes first @endif. If it comes back with the same fault ({{ implode(', ', $sheet->warranty['faults']) }}), it is mended again without charge.</p>
-@elseif ($sheet->kind !== 'danger' && $sheet->signedOut !== null)
+@elseif ($sheet->kind !== 'danger' && $sheet->signedOut !== null && $sheet->found && $sheet->done)
 <p class="quiet">No warranty of the repair was agreed.</p>
 @endif
 

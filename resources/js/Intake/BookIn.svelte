@@ -238,6 +238,9 @@
             <li>
               <span class="text-quiet">{day(past.openedAt, me.zone)}:</span>
               {past.faults.join(', ') || past.kind}
+              {#if past.warrantyUntil && past.faults.length > 0}<span class="block text-well"
+                  >the repair is stood for until {day(past.warrantyUntil, me.zone)}</span
+                >{/if}
             </li>
           {/each}
         </ul>

@@ -10,8 +10,10 @@
   let qr = $state('');
 
   $effect(() => {
-    // the tag alone: a label outlives the address of the server
-    void QRCode.toString(tag, { type: 'svg', margin: 0, errorCorrectionLevel: 'M' }).then(
+    // the page its owner may see; the shop’s own scan field knows the machine by it too
+    const address = machine.data?.ownersPage;
+    if (!address) return;
+    void QRCode.toString(address, { type: 'svg', margin: 0, errorCorrectionLevel: 'M' }).then(
       (svg) => (qr = svg),
     );
   });
@@ -39,7 +41,12 @@
       class="flex items-center gap-[3mm] border border-ink bg-white p-[2.5mm] text-black print:border-0"
       style="width: 62mm; height: 29mm; box-sizing: border-box"
     >
-      <div class="shrink-0" style="width: 24mm; height: 24mm" role="img" aria-label="QR code of the tag">
+      <div
+        class="shrink-0"
+        style="width: 24mm; height: 24mm"
+        role="img"
+        aria-label="QR code of its owner’s page"
+      >
         <!-- eslint-disable-next-line svelte/no-at-html-tags -- the library's own SVG, made here from the tag -->
         {@html qr}
       </div>
@@ -53,8 +60,9 @@
       </div>
     </div>
     <p class="mt-3 text-sm text-quiet print:hidden">
-      62 × 29 mm. Scan the code in the field above, or read the tag aloud: none of its letters and digits
-      sounds like another.
+      62 × 29 mm. Its code opens <span class="font-mono break-all">{machine.data.ownersPage}</span>, the page
+      its owner may see; scanned into the field above it finds the machine. Or read the tag aloud: none of its
+      letters and digits sounds like another.
     </p>
   </main>
 {:else if machine.isError}

@@ -72,6 +72,12 @@
           class="min-h-9 py-1.5 text-sm text-quiet underline"
           href={p('/families/:family/papers', { params: { family: m.family } })}>Papers</a
         >
+        <a
+          class="min-h-9 py-1.5 text-sm text-quiet underline"
+          href={machine.data.ownersPage}
+          target="_blank"
+          rel="noopener">Page its owner sees</a
+        >
       </header>
       {#if machine.data.redTag}
         <p class="hatch-edge mt-3 px-3 py-2">
@@ -161,7 +167,12 @@
         <PositionList positions={machine.data.positions} family={m.family} chosen={place} />
       </div>
       <ServiceDue passport={machine.data} />
-      <h2 class="mt-5">Visits</h2>
+      <h2 class="mt-5">
+        Visits {#if machine.data.comebacks > 0}<span class="ml-1 text-sm font-normal text-waiting"
+            ><span class="fig">{machine.data.comebacks}</span>
+            {machine.data.comebacks === 1 ? 'comeback' : 'comebacks'}</span
+          >{/if}
+      </h2>
       <ul class="mt-1">
         {#each machine.data.jobs as job (job.id)}
           <li class="rule-below py-1.5 leading-snug">
@@ -173,8 +184,19 @@
                 ? ''
                 : ` at ${hours(job.hours)} h`}{job.destination
                 ? ` · ${job.destination.toLowerCase()}`
-                : ''}</span
+                : ''}{#if job.sheet}&nbsp;· <a
+                  class="underline"
+                  href="/files/jobs/{job.id}/sheet.pdf"
+                  target="_blank"
+                  rel="noopener">sheet</a
+                >{/if}</span
             >
+            {#if job.comeback}<span class="block text-sm text-waiting">▢ a comeback</span>{/if}
+            {#if job.warrantyUntil}<span class="block text-sm text-well"
+                >repair stood for until {day(job.warrantyUntil, me.zone)}{job.warrantyHours === null
+                  ? ''
+                  : ` or ${hours(job.warrantyHours)} h`}</span
+              >{/if}
           </li>
         {/each}
       </ul>

@@ -46,6 +46,9 @@
           href={p('/jobs/:id', { params: { id: String(past.id) } })}>{past.faults.join(', ') || past.kind}</a
         >
         <span class="text-quiet">{day(past.openedAt, me.zone)}</span>
+        {#if past.warrantyUntil}<span class="block text-well"
+            >stood for until {day(past.warrantyUntil, me.zone)}</span
+          >{/if}
       </li>
     {:else}
       <li class="text-quiet">First time here.</li>

@@ -20,6 +20,14 @@
   let opened = $state(false);
   let host = $state('');
   let port = $state('');
+  let leaveOut = $state<string[]>([]);
+  const about = $derived(
+    (run.data?.offers ?? [])
+      .filter((stage) => !leaveOut.includes(stage.code))
+      .reduce((sum, stage) => sum + stage.aboutS, 0),
+  );
+  const minutes = (seconds: number): string =>
+    seconds < 5400 ? `${Math.max(1, Math.round(seconds / 60))} min` : `${(seconds / 3600).toFixed(1)} h`;
 
   // what a run has shown is counted by the server: the ladder follows
   const shown = $derived(run.data?.stages.filter((stage) => stage.standing === 'passed').length ?? 0);
@@ -34,7 +42,7 @@
 
   const start = () =>
     work.do(async () => {
-      const body = { host: host.trim(), port: number(port) ?? 0 };
+      const body = { host: host.trim(), port: number(port) ?? 0, leaveOut: leaveOut as 'long'[] };
       keep(await told(api.POST('/jobs/{job}/proof-run', { params: { path: { job: job.id } }, body })));
       opened = false;
     });
@@ -54,6 +62,7 @@
   function open(): void {
     host = run.data?.host ?? '127.0.0.1';
     port = String(run.data?.port ?? '');
+    leaveOut = [];
     opened = true;
   }
 
@@ -130,7 +139,15 @@
         {/each}
       </ol>
       <div class="min-w-0">
-        <TemperatureCurve samples={run.data.samples} />
+        <TemperatureCurve samples={run.data.samples} mayStray={run.data.mayStrayC} />
+        {#if run.data.elapsedS !== null}
+          <p class="text-sm text-quiet">
+            {under ? 'Runs for' : 'Took'}
+            <span class="fig text-ink">{minutes(run.data.elapsedS)}</span>{#if run.data.remainingS !== null},
+              about
+              <span class="fig text-ink">{minutes(run.data.remainingS)}</span> left{/if}
+          </p>
+        {/if}
         {#if run.data.said}<p class="mt-1 truncate font-mono text-sm text-quiet" title={run.data.said}>
             {run.data.said}
           </p>{/if}
@@ -147,18 +164,40 @@
   {#if may && run.data && !under}
     {#if opened}
       <form
-        class="mt-2 flex flex-wrap items-end gap-2"
+        class="mt-2"
         onsubmit={(event) => {
           event.preventDefault();
           void start();
         }}
       >
-        <div class="w-56">
-          <Field label="Printer or bridge" bind:value={host} focus error={work.error('host')} />
+        <fieldset class="mb-3">
+          <legend class="text-sm font-semibold">Stages, about {minutes(about)}</legend>
+          <div class="mt-1 grid gap-x-4 sm:grid-cols-2 xl:grid-cols-3">
+            {#each run.data.offers as stage (stage.code)}
+              <label class="flex min-h-9 items-center gap-2 text-sm">
+                <input
+                  type="checkbox"
+                  class="size-4.5 accent-action"
+                  checked={!leaveOut.includes(stage.code)}
+                  disabled={stage.always}
+                  onchange={(event) =>
+                    (leaveOut = event.currentTarget.checked
+                      ? leaveOut.filter((code) => code !== stage.code)
+                      : [...leaveOut, stage.code])}
+                />
+                <span>{stage.name} <span class="text-quiet">{minutes(stage.aboutS)}</span></span>
+              </label>
+            {/each}
+          </div>
+        </fieldset>
+        <div class="flex flex-wrap items-end gap-2">
+          <div class="w-56">
+            <Field label="Printer or bridge" bind:value={host} focus error={work.error('host')} />
+          </div>
+          <div class="w-28"><Field label="Port" bind:value={port} numeric error={work.error('port')} /></div>
+          <Button kind="main" type="submit" busy={work.busy}>Connect and run</Button>
+          <Button kind="quiet" onclick={() => (opened = false)}>Not now</Button>
         </div>
-        <div class="w-28"><Field label="Port" bind:value={port} numeric error={work.error('port')} /></div>
-        <Button kind="main" type="submit" busy={work.busy}>Connect and run</Button>
-        <Button kind="quiet" onclick={() => (opened = false)}>Not now</Button>
       </form>
     {:else}
       <div class="mt-2">

@@ -95,18 +95,24 @@
                     {:else}{proof.limits}{/if}
                   </span>
                 </p>
+                {#if proof.note || proof.waived || proof.photograph}
+                  <p class="mt-0.5 flex flex-wrap items-center gap-x-3 text-sm text-quiet">
+                    {#if proof.photograph}<a href={proof.photograph} target="_blank" rel="noopener"
+                        ><img
+                          src={proof.photograph}
+                          alt="{proof.name}, photographed"
+                          class="h-11 w-14 object-cover"
+                        /></a
+                      >{/if}
+                    <span>{proof.waived ?? proof.note}</span>
+                  </p>
+                {/if}
                 {#if proof.code === next?.code && may}
                   <p class="mt-0.5 max-w-prose text-sm">{proof.how}</p>
                   {#if proof.caution}<p class="mt-1 text-sm text-waiting">△ {proof.caution}</p>{/if}
-                  {#if proof.code === 'small-print' || proof.code === 'heat-moving'}
+                  {#if proof.print}
                     <p class="mt-1 text-sm">
-                      <a
-                        class="underline"
-                        href="/files/jobs/{job.id}/{proof.code === 'small-print'
-                          ? 'ring'
-                          : 'loom-slab'}.gcode"
-                        download>Its G-code for this machine</a
-                      >
+                      <a class="underline" href={proof.print} download>Its G-code for this machine</a>
                     </p>
                   {/if}
                   {#key proof.code}<DoProof {job} {proof} />

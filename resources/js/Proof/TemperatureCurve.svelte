@@ -1,21 +1,47 @@
 <script lang="ts">
   import type { ProofRun } from '@/api/types';
 
-  /** Temperatures as they were reported, against what was asked. */
-  let { samples }: { samples: ProofRun['samples'] } = $props();
+  /** Temperatures as they were reported, against what was asked and how far they may stray from it. */
+  let { samples, mayStray }: { samples: ProofRun['samples']; mayStray: number } = $props();
 
   const W = 560;
-  const H = 150;
+  const H = 190;
+  const LEFT = 34;
+  const RIGHT = 10;
   const at = (row: number[], i: number): number => row[i] ?? 0;
   const first = $derived(at(samples[0] ?? [], 0));
   const span = $derived(Math.max(120, at(samples.at(-1) ?? [], 0) - first));
-  const most = $derived(Math.max(70, ...samples.map((row) => Math.max(at(row, 1), at(row, 2)))) * 1.08);
-  const x = (t: number): number => 34 + ((t - first) / span) * (W - 44);
+  const most = $derived(
+    Math.max(70, ...samples.map((row) => Math.max(at(row, 1), at(row, 2), at(row, 3), at(row, 4)))) * 1.08,
+  );
+  const x = (t: number): number => LEFT + ((t - first) / span) * (W - LEFT - RIGHT);
   const y = (c: number): number => H - 18 - (Math.max(0, c) / most) * (H - 28);
   const line = (i: number): string =>
     samples.map((row) => `${x(at(row, 0)).toFixed(1)},${y(at(row, i)).toFixed(1)}`).join(' ');
   const marks = $derived([0, 50, 100, 150, 200, 250, 300].filter((c) => c < most));
   const last = $derived(samples.at(-1));
+
+  /** Stretches over which one target stood, with the band around it. */
+  const bands = $derived.by(() => {
+    const found: { from: number; to: number; target: number; colour: string }[] = [];
+    for (const [i, colour] of [
+      [2, '#a03a12'],
+      [4, '#0f5661'],
+    ] as const) {
+      let open: (typeof found)[number] | null = null;
+      for (const row of samples) {
+        const target = at(row, i);
+        if (open && open.target === target) open.to = at(row, 0);
+        else {
+          open = target > 0 ? { from: at(row, 0), to: at(row, 0), target, colour } : null;
+          if (open) found.push(open);
+        }
+      }
+    }
+    return found;
+  });
+  const shown = (seconds: number): string =>
+    seconds < 7200 ? `${(seconds / 60).toFixed(0)} min` : `${(seconds / 3600).toFixed(1)} h`;
 </script>
 
 {#if last}
@@ -29,16 +55,31 @@
     ).toFixed(0)} of {at(last, 4).toFixed(0)}"
   >
     {#each marks as c (c)}
-      <line x1="34" x2={W - 10} y1={y(c)} y2={y(c)} stroke="#d5d0c3" />
-      <text x="28" y={y(c) + 4} text-anchor="end" font-size="11" fill="#5a6468">{c}</text>
+      <line x1={LEFT} x2={W - RIGHT} y1={y(c)} y2={y(c)} stroke="#d5d0c3" />
+      <text x={LEFT - 6} y={y(c) + 4} text-anchor="end" font-size="11" fill="#5a6468">{c}</text>
     {/each}
-    <polyline points={line(2)} fill="none" stroke="#a03a12" stroke-dasharray="4 3" />
-    <polyline points={line(4)} fill="none" stroke="#0f5661" stroke-dasharray="4 3" />
+    {#each bands as band (band.colour + band.from)}
+      <rect
+        x={x(band.from)}
+        width={Math.max(0.5, x(band.to) - x(band.from))}
+        y={y(band.target + mayStray)}
+        height={Math.max(1.5, y(band.target - mayStray) - y(band.target + mayStray))}
+        fill={band.colour}
+        opacity="0.2"
+      />
+      <line
+        x1={x(band.from)}
+        x2={x(band.to)}
+        y1={y(band.target)}
+        y2={y(band.target)}
+        stroke={band.colour}
+        stroke-dasharray="4 3"
+      />
+    {/each}
     <polyline points={line(1)} fill="none" stroke="#a03a12" stroke-width="2" />
     <polyline points={line(3)} fill="none" stroke="#0f5661" stroke-width="2" />
-    <text x={W - 10} y={H - 4} text-anchor="end" font-size="11" fill="#5a6468"
-      >{(span / 60).toFixed(0)} min</text
-    >
+    <text x={LEFT} y={H - 4} font-size="11" fill="#5a6468">band: ±{mayStray} °C allowed while it holds</text>
+    <text x={W - RIGHT} y={H - 4} text-anchor="end" font-size="11" fill="#5a6468">{shown(span)}</text>
   </svg>
   <p class="text-sm">
     <span class="text-out">━ hot end</span> <span class="fig">{at(last, 1).toFixed(1)}</span>

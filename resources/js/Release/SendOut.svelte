@@ -5,10 +5,11 @@
   import { keepJob } from '@/api/queries';
   import type { Job } from '@/api/types';
   import BackTo from '@/Intake/BackTo.svelte';
+  import { p } from '@/router';
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
-  import { number } from '@/ui/format';
+  import { day, number } from '@/ui/format';
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
@@ -22,7 +23,18 @@
   let note = $state('');
   let danger = $state('');
   let price = $state('');
+  let warrantyDays = $state(untrack(() => String(job.waysOut[0]?.warrantyDays ?? '')));
+  let warrantyHours = $state(untrack(() => String(job.waysOut[0]?.warrantyHours ?? '')));
+  let shortcomings = $state('');
+  let grade = $state('');
+  let gradeBecause = $state('');
 
+  const GRADES = [
+    { code: 'fresh', name: 'Hardly used' },
+    { code: 'good', name: 'Good' },
+    { code: 'used', name: 'Used' },
+    { code: 'worn', name: 'Worn' },
+  ] as const;
   const may = $derived(me.person.meetsOwners && !job.finishedAt);
   const way = $derived(job.waysOut.find((w) => w.to === to));
   const faults = $derived(job.diagnoses.filter((d) => !d.superseded));
@@ -30,8 +42,14 @@
   async function send(): Promise<void> {
     if (!way) return;
     const paid = price.trim() === '' ? null : number(price);
+    const sale = way.grade !== null;
     const body = {
       to: way.to as 'owner',
+      warrantyDays: way.warrantyDays === null ? null : number(warrantyDays),
+      warrantyHours: way.warrantyHours === null ? null : number(warrantyHours),
+      shortcomings: sale ? shortcomings.trim() || null : null,
+      grade: sale ? ((grade || null) as 'used' | null) : null,
+      gradeBecause: sale ? gradeBecause.trim() || null : null,
       note: note || null,
       danger: way.needsDanger ? danger || null : null,
       priceMinor: paid === null ? null : Math.round(paid * 100),
@@ -81,19 +99,86 @@
               error={work.error('danger')}
             />
           {/if}
-          {#if way.to === 'sale'}<Field
-              label="Asking price"
-              bind:value={price}
-              numeric
-              unit={me.currency}
-              error={work.error('priceMinor')}
-            />{/if}
+          {#if way.grade}
+            <div class="border-l-4 border-action bg-white px-3 py-2">
+              <p>
+                Grade by what is known:
+                <strong>{GRADES.find((one) => one.code === way.grade)?.name}</strong>
+              </p>
+              {#if way.gradeBecause.length > 0}
+                <ul class="mt-0.5 text-sm text-quiet">
+                  {#each way.gradeBecause.slice(0, 5) as because (because)}<li>{because}</li>{/each}
+                  {#if way.gradeBecause.length > 5}<li>
+                      and {way.gradeBecause.length - 5} more, all on the sheet
+                    </li>{/if}
+                </ul>
+              {/if}
+            </div>
+            <Field
+              label="What is wrong with it and stays so"
+              bind:value={shortcomings}
+              maxlength={500}
+              hint="A cracked cover, a missing foot: said plainly, it stands on the sheet"
+              error={work.error('shortcomings')}
+            />
+            <Press
+              label="Lower, as you see it"
+              bind:value={grade}
+              choices={GRADES.slice(GRADES.findIndex((one) => one.code === way.grade) + 1)}
+              error={work.error('grade')}
+            />
+            {#if grade !== ''}<Field
+                label="What makes it lower"
+                bind:value={gradeBecause}
+                maxlength={300}
+                error={work.error('gradeBecause')}
+              />{/if}
+            <div class="w-44">
+              <Field
+                label="Asking price"
+                bind:value={price}
+                numeric
+                unit={me.currency}
+                error={work.error('priceMinor')}
+              />
+            </div>
+          {/if}
+          {#if way.warrantyDays !== null}
+            <div class="flex flex-wrap gap-3">
+              <div class="w-52">
+                <Field
+                  label="The repair is stood for"
+                  bind:value={warrantyDays}
+                  numeric
+                  unit="days"
+                  hint="0 for no warranty"
+                  error={work.error('warrantyDays')}
+                />
+              </div>
+              {#if way.warrantyHours !== null}<div class="w-52">
+                  <Field
+                    label="or print hours"
+                    bind:value={warrantyHours}
+                    numeric
+                    unit="h"
+                    hint="whichever ends first"
+                    error={work.error('warrantyHours')}
+                  />
+                </div>{/if}
+            </div>
+          {/if}
           <Field label="Anything its next hands should know" bind:value={note} rows={2} maxlength={1000} />
           <div class="flex flex-wrap items-center gap-3">
             <Button kind={way.runsAgain ? 'main' : 'red'} type="submit" busy={work.busy}
               >Sign: {way.name.toLowerCase()}</Button
             >
             <span class="text-sm text-quiet">signed as {me.person.name}</span>
+            {#if way.runsAgain}<a
+                class="min-h-9 py-1.5 text-sm text-quiet underline"
+                href="/files/jobs/{job.id}/sheet.pdf"
+                target="_blank"
+                rel="noopener">Its sheet, as a draft</a
+              >{/if}
           </div>
         {/if}
         {#if work.refusal}<Problem
@@ -104,6 +189,29 @@
     {:else if job.finishedAt}
       <h2 class="rule-below pb-1.5">Sent out</h2>
       <p class="mt-2">{job.destination}.</p>
+      {#if job.sheet}
+        <p class="mt-2 flex flex-wrap items-center gap-x-5">
+          <a
+            class="inline-flex min-h-11 items-center rounded-sm border border-action bg-white px-4 font-semibold text-action hover:bg-wash"
+            href="/files/jobs/{job.id}/sheet.pdf"
+            target="_blank"
+            rel="noopener"
+            >{job.destination === 'To sale'
+              ? 'Condition sheet (PDF)'
+              : job.destination === 'Back to its owner unmended'
+                ? 'Warning for its owner (PDF)'
+                : 'Repair report (PDF)'}</a
+          >
+          <a
+            class="min-h-9 py-1.5 text-sm text-quiet underline"
+            href={p('/machines/:tag/label', { params: { tag: job.machine.tag } })}
+            >Label with the code of its page</a
+          >
+        </p>
+        {#if job.destination === 'To sale'}<p class="mt-1 text-sm text-waiting">
+            Print a new label: the code on the old one no longer opens its page.
+          </p>{/if}
+      {/if}
     {:else}
       <p class="text-quiet">Your role only looks.</p>
     {/if}
@@ -111,9 +219,12 @@
       <div>
         <h2 class="rule-below pb-1.5">What was wrong</h2>
         <ul class="mt-1">
-          {#each faults as fault (fault.fault)}<li class="py-1">{fault.name}</li>{:else}<li
-              class="py-1 text-quiet"
-            >
+          {#each faults as fault (fault.fault)}<li class="py-1">
+              {fault.name}
+              {#if fault.comebackSince}<span class="text-sm font-semibold text-waiting"
+                  >▢ comeback of {day(fault.comebackSince, me.zone)}, mended without charge</span
+                >{/if}
+            </li>{:else}<li class="py-1 text-quiet">
               {job.findPassedBecause ?? 'Nothing confirmed.'}
             </li>{/each}
         </ul>

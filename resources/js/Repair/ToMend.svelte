@@ -1,6 +1,9 @@
 <script lang="ts">
   import type { Confirmed, Job } from '@/api/types';
+  import { p } from '@/router';
+  import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
+  import { day } from '@/ui/format';
   import NoteMend from './NoteMend.svelte';
 
   /** The confirmed faults, with how each is put right. */
@@ -16,6 +19,7 @@
     /** work has begun: how it is done stands behind a press */
     brief: boolean;
   } = $props();
+  const me = here();
   let opened = $state<string | null>(null);
   const whole = (fault: Confirmed): boolean => !fault.mended && (!brief || opened === fault.fault);
 </script>
@@ -39,6 +43,14 @@
           >{/if}
         {#if fault.mended}<span class="font-semibold text-well">✓ mend noted</span>{/if}
       </p>
+      {#if fault.comebackOf && fault.comebackSince}
+        <p class="mt-0.5 text-sm text-waiting">
+          ▢ A comeback: mended here {day(fault.comebackSince, me.zone)}, still within its warranty.
+          <a class="underline" href={p('/jobs/:id', { params: { id: String(fault.comebackOf) } })}
+            >What was done then</a
+          >
+        </p>
+      {/if}
       {#if fault.ways.length < 2 && whole(fault)}<p class="mt-0.5 max-w-prose text-sm">{fault.do}</p>{/if}
       {#if may && whole(fault)}<NoteMend {job} {fault} />{/if}
     </li>

@@ -1324,6 +1324,9 @@ export interface components {
             /** @description other machines worth the same look; null when that is no question */
             sisters: number | null;
             sistersBecause: string | null;
+            /** @description the job whose warranty it came back within */
+            comebackOf: number | null;
+            comebackSince: string | null;
         };
         DemoLoginView: {
             login: string;
@@ -1610,6 +1613,8 @@ export interface components {
             openedAt: string;
             finishedAt: string | null;
             destination: string | null;
+            /** @description it left with a sheet */
+            sheet: boolean;
             handsOf: string | null;
             redTag: components["schemas"]["RedTagView"] | null;
             safetyAnswers: {
@@ -1848,6 +1853,10 @@ export interface components {
             timeline: components["schemas"]["TimelineLine"][];
             olderThan: number | null;
             lookLists: components["schemas"]["LookListLine"][];
+            /** @description jobs in which a fault came back within the warranty of its repair */
+            comebacks: number;
+            /** @description address of the page its owner may see */
+            ownersPage: string;
             warranty: components["schemas"]["WarrantyView"] | null;
             service: components["schemas"]["ServiceDueView"][];
         };
@@ -1861,6 +1870,14 @@ export interface components {
             hours: number | null;
             faults: string[];
             destination: string | null;
+            /** @description it left with a sheet */
+            sheet: boolean;
+            /** @description last day of the warranty of its repair, while it still runs */
+            warrantyUntil: string | null;
+            /** Format: float */
+            warrantyHours: number | null;
+            /** @description a fault of an earlier job came back within its warranty */
+            comeback: boolean;
         };
         PastReadingView: {
             /** Format: float */
@@ -1914,6 +1931,13 @@ export interface components {
             /** @description why a lead waived it */
             waived: string | null;
             mayBeWaived: boolean;
+            /** @description its value can be read out of a temperature log */
+            byLog: boolean;
+            /** @description G-code for this machine that shows it */
+            print: string | null;
+            note: string | null;
+            /** @description address of the photograph */
+            photograph: string | null;
         };
         /** @description What an instrument read, ready to be shown. */
         ReadView: {
@@ -1974,6 +1998,22 @@ export interface components {
             /** @description whether the runner was heard of lately */
             alive: boolean;
             samples: number[][];
+            /**
+             * Format: float
+             * @description s since it began, or how long it took
+             */
+            elapsedS: number | null;
+            /**
+             * Format: float
+             * @description about how many s are left, people’s answers apart
+             */
+            remainingS: number | null;
+            /**
+             * Format: float
+             * @description °C a heater may stray while it holds
+             */
+            mayStrayC: number;
+            offers: components["schemas"]["StageOfferView"][];
         };
         /** @description Something the scan field found. */
         ScanHit: {
@@ -2060,6 +2100,18 @@ export interface components {
             all: number;
             valueMinor: number;
             next: string | null;
+        };
+        /** @description A stage a run would do now. */
+        StageOfferView: {
+            code: string;
+            name: string;
+            /**
+             * Format: float
+             * @description s, about
+             */
+            aboutS: number;
+            /** @description every run does it */
+            always: boolean;
         };
         /** @description A stage of a proof run. */
         StageView: {
@@ -2261,6 +2313,15 @@ export interface components {
             runsAgain: boolean;
             needsDanger: boolean;
             reasonsAgainst: string[];
+            /** @description days the shop stands for a repair unless told otherwise; null where no repair is stood for */
+            warrantyDays: number | null;
+            warrantyHours: number | null;
+            /**
+             * @description of a machine for sale
+             * @enum {string|null}
+             */
+            grade: "fresh" | "good" | "used" | "worn" | null;
+            gradeBecause: string[];
         };
         /** @description One way to put a fault right; where people differ there are several, each a school. */
         WayView: {
@@ -3637,6 +3698,7 @@ export interface operations {
                 "application/json": {
                     host: string;
                     port: number;
+                    leaveOut?: ("travel" | "bed-hold" | "runaway-bed" | "heat-moving" | "free-air" | "first-layer" | "print" | "slots" | "slot-prints" | "materials" | "long")[];
                 };
             };
         };
@@ -3778,6 +3840,10 @@ export interface operations {
                     proof: string;
                     value?: number | null;
                     passed?: boolean | null;
+                    note?: string | null;
+                    photograph?: number | null;
+                    log?: string | null;
+                    intervalS?: number | null;
                 };
             };
         };
@@ -4039,6 +4105,12 @@ export interface operations {
                     note?: string | null;
                     danger?: string | null;
                     priceMinor?: number | null;
+                    warrantyDays?: number | null;
+                    warrantyHours?: number | null;
+                    shortcomings?: string | null;
+                    /** @enum {string|null} */
+                    grade?: "fresh" | "good" | "used" | "worn" | null;
+                    gradeBecause?: string | null;
                     version: number;
                 };
             };

@@ -13,7 +13,7 @@ use PHPUnit\Framework\TestCase;
 
 final class ConditionTest extends TestCase
 {
-    /** @return iterable<string, array{list<array{string, float|null, float|null}>, list<string>, string|null, Grade}> */
+    /** @return iterable<string, array{list<array{0: string, 1: float|null, 2: float|null, 3?: bool}>, list<string>, string|null, Grade}> */
     public static function machines(): iterable
     {
         yield 'nothing wears' => [[], [], null, Grade::Fresh];
@@ -27,11 +27,13 @@ final class ConditionTest extends TestCase
         yield 'does not wear by hours' => [[['Frame', 9000.0, null]], [], null, Grade::Fresh];
         yield 'a proof waived' => [[['Nozzle', 1.0, 1000.0]], ['Frame square'], null, Grade::Used];
         yield 'a known fault of looks' => [[['Nozzle', 1.0, 1000.0]], [], 'cracked cover', Grade::Used];
+        yield 'a nozzle near its end' => [[['Nozzle', 900.0, 1000.0, true]], [], null, Grade::Fresh];
+        yield 'a nozzle past it' => [[['Nozzle', 1900.0, 1000.0, true]], [], null, Grade::Used];
         yield 'blank words are none' => [[], [], '  ', Grade::Fresh];
     }
 
     /**
-     * @param  list<array{string, float|null, float|null}>  $positions
+     * @param  list<array{0: string, 1: float|null, 2: float|null, 3?: bool}>  $positions
      * @param  list<string>  $waived
      */
     #[DataProvider('machines')]
@@ -45,9 +47,9 @@ final class ConditionTest extends TestCase
 
     public function test_the_most_worn_is_named_first_with_its_figures(): void
     {
-        $condition = Condition::of([new WornPosition('Rail', 2000, 6000), new WornPosition('Nozzle', 1300, 1000)], ['Frame square'], null);
+        $condition = Condition::of([new WornPosition('Rail', 2000, 6000), new WornPosition('Gear', 1300, 1000), new WornPosition('Belt', 5000, 4000), new WornPosition('Fan', 2600, 2500), new WornPosition('Idler', 3600, 3500)], ['Frame square'], null);
 
-        self::assertSame(['Nozzle: 1 300 of its usual 1 000 h', 'Rail: 2 000 of its usual 6 000 h', 'Not proved: Frame square'], $condition->because);
+        self::assertSame(['Past its usual life: Gear (1 300 of 1 000 h), Belt (5 000 of 4 000 h), Fan (2 600 of 2 500 h) and 1 more', 'Past a quarter of its life: Rail (2 000 of 6 000 h)', 'Not proved: Frame square'], $condition->because);
     }
 
     public function test_it_is_set_lower_in_words_and_never_higher(): void
