@@ -35,6 +35,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         App\Instruments\Console\PluckCommand::class,
         App\Proof\Console\RigCommand::class,
         App\Proof\Console\ProverCommand::class,
+        App\Proof\Console\MeasureRunCommand::class,
         App\Knowledge\Console\ComputeCommand::class,
         App\Knowledge\Console\KnowledgeCommand::class,
         App\Diagnosis\Console\RatesCommand::class,
@@ -49,7 +50,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // One origin only: the page and its API come from the same server.
         $middleware->remove(HandleCors::class);
         $middleware->trimStrings(except: ['password']);
-        $middleware->redirectGuestsTo(fn (): ?string => null);
+        $middleware->redirectGuestsTo(fn (Request $request): ?string => $request->is('api/*') ? null : '/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([OddBench\Input\InputError::class, App\Api\Refused::class, App\Api\Stale::class]);

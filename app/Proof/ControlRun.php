@@ -42,6 +42,9 @@ final readonly class ControlRun
             if (ProofRun::query()->where('machine_id', $job->machine_id)->whereNull('ended_at')->exists()) {
                 throw Refused::because('run', 'A run is under way on this machine already. Stop it first.');
             }
+            if (ProofRun::query()->whereNull('ended_at')->whereHas('job.machine', static fn ($q) => $q->where(['printer_host' => $host, 'printer_port' => $port]))->exists()) {
+                throw Refused::because('port', 'Another machine’s run speaks with the printer at this address now. Is the address right?');
+            }
             $job->load(['mends', 'movements', 'takenOff.back', 'railTurns', 'proofResults', 'machine']);
             $passed = $this->owed->passed($job);
             $plan = $this->owed->plan($job);

@@ -77,12 +77,12 @@ final readonly class RunQuery
     {
         $rows = DB::table('proof_samples')->where('proof_run_id', $run->id)->orderByDesc('minute')->when($minutes !== null, fn ($q) => $q->limit((int) $minutes))
             ->selectRaw("minute, encode(samples, 'hex') as packed")->get()->reverse();
-        $samples = [];
+        $packed = [];
         foreach ($rows as $row) {
-            array_push($samples, ...Packed::unpack((string) hex2bin((string) $row->packed), (int) $row->minute));
+            $packed[(int) $row->minute] = (string) hex2bin((string) $row->packed);
         }
 
-        return Packed::thinned($samples, self::POINTS);
+        return Packed::thinned($packed, self::POINTS);
     }
 
     private function stage(ProofRun $run, string $stage): StageView

@@ -138,8 +138,63 @@ final class ProofRunTest extends BenchTestCase
         self::assertSame(['passed', 'Owner prints it himself today'], [$home['standing'], $home['waived']]);
     }
 
+    public function test_done_by_hand_with_a_log_a_note_and_a_photograph(): void
+    {
+        $this->cold();
+        foreach (['power-on', 'home'] as $proof) {
+            $this->send('POST', "/jobs/{$this->job->id}/proofs", ['proof' => $proof, 'passed' => true])->assertOk();
+        }
+        $log = "time_s,actual_c,target_c\n".implode("\n", array_map(static fn (int $t): string => "{$t},".($t < 60 ? 20 + 3 * $t : 200.4).',200', range(0, 300)));
+        $this->assertRefused($this->send('POST', "/jobs/{$this->job->id}/proofs", ['proof' => 'home', 'passed' => true, 'log' => $log]), 422, 'log', 'not read out of a log');
+        $this->assertRefused($this->send('POST', "/jobs/{$this->job->id}/proofs", ['proof' => 'hotend-hold', 'log' => implode("\n", array_slice(explode("\n", $log), 0, 40))]), 422, 'log', 'never stands');
+        $this->assertRefused($this->send('POST', "/jobs/{$this->job->id}/proofs", ['proof' => 'hotend-hold', 'log' => $log, 'photograph' => 99_999]), 422, 'photograph', 'Send it first');
+        $picture = imagecreatetruecolor(40, 30);
+        ob_start();
+        imagejpeg($picture);
+        $photograph = $this->call('POST', "/api/v1/jobs/{$this->job->id}/photographs", [], [], [], ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'image/jpeg', 'HTTP_IDEMPOTENCY_KEY' => (string) \Illuminate\Support\Str::uuid()], (string) ob_get_clean());
+        $this->send('POST', "/jobs/{$this->job->id}/proofs", ['proof' => 'hotend-hold', 'log' => $log, 'note' => 'Sock on', 'photograph' => $photograph->json('id')])->assertOk();
+
+        $hold = collect((array) $this->getJson("/api/v1/jobs/{$this->job->id}")->json('proofs'))->firstWhere('code', 'hotend-hold');
+        self::assertSame(['passed', 0.4, 'Sock on', "/files/photographs/{$photograph->json('id')}.jpg"], [$hold['standing'], $hold['value'], $hold['note'], $hold['photograph']]);
+        self::assertTrue($hold['byLog']);
+        self::assertNull($hold['print']);
+    }
+
+    public function test_a_machine_held_by_one_runner_is_left_alone_by_another(): void
+    {
+        $this->cold();
+        $this->start($this->closedPort())->assertOk();
+        $other = new \PDO(sprintf('pgsql:host=%s;port=%s;dbname=%s', config('database.connections.pgsql.host'), config('database.connections.pgsql.port'), config('database.connections.pgsql.database')), (string) config('database.connections.pgsql.username'), (string) config('database.connections.pgsql.password'));
+        $other->exec(sprintf('SELECT pg_advisory_lock(%d, %d)', 0x0DD, $this->job->machine_id));
+        $this->artisan('odd-bench:prover', ['--for' => 1]);
+        $run = ProofRun::query()->latest('id')->firstOrFail();
+        self::assertSame(['waiting', null], [$run->state, $run->seen_at]);
+
+        $other->exec(sprintf('SELECT pg_advisory_unlock(%d, %d)', 0x0DD, $this->job->machine_id));
+        $this->artisan('odd-bench:prover', ['--for' => 1]);
+        self::assertSame('lost', $run->refresh()->state, 'now it was taken up, and nobody was there');
+    }
+
+    public function test_what_a_well_machine_took_to_warm_up_is_what_later_runs_are_held_against(): void
+    {
+        $run = $this->begin([]);
+        $run->update(['state' => 'passed', 'ended_at' => now(), 'results' => ['bed-hold' => ['passed' => true, 'words' => '', 'value' => 0.4, 'rise' => 139.0, 'finding' => null, 'danger' => false]]]);
+        $rises = $this->app->make(KeepRises::class);
+        self::assertNull($rises->bed($this->job->machine));
+        $rises->of($this->job);
+
+        self::assertSame(139.0, $rises->bed($this->job->machine));
+        $sheet = $this->getJson("/api/v1/jobs/{$this->job->id}/instruments/contact-resistance?position=bed-plug")->assertOk();
+        self::assertEquals(139.0, $sheet->json('baseline.value'));
+        self::assertSame('baseline_s', $sheet->json('baseline.hands'));
+    }
+
     public function test_prints_for_a_printer_that_is_not_connected(): void
     {
+        foreach (\OddBench\Proof\Prints\ProofPrint::cases() as $print) {
+            $this->get("/files/jobs/{$this->job->id}/{$print->value}.gcode")->assertOk();
+        }
+        $this->get("/files/jobs/{$this->job->id}/castle.gcode")->assertNotFound();
         $ring = $this->get("/files/jobs/{$this->job->id}/ring.gcode")->assertOk();
         self::assertStringContainsString("M109 S200\n", (string) $ring->getContent());
         self::assertStringContainsString('attachment', (string) $ring->headers->get('Content-Disposition'));
@@ -151,11 +206,7 @@ final class ProofRunTest extends BenchTestCase
     public function test_nobody_there_is_said(): void
     {
         $this->cold();
-        $socket = stream_socket_server('tcp://127.0.0.1:0');
-        self::assertNotFalse($socket);
-        $name = (string) stream_socket_get_name($socket, false);
-        fclose($socket);
-        $this->start((int) substr($name, (int) strrpos($name, ':') + 1))->assertOk();
+        $this->start($this->closedPort())->assertOk();
         $run = ProofRun::query()->latest('id')->firstOrFail();
         $this->watch($run);
 
@@ -204,6 +255,16 @@ final class ProofRunTest extends BenchTestCase
         self::assertLessThanOrEqual(722, count($thinned));
         self::assertLessThan(800_000, (int) DB::scalar('SELECT sum(length(samples)) FROM proof_samples'));
         self::assertEqualsWithDelta(201.0, max(array_map(static fn (Sample $s): float => $s->hotend, $thinned)), 0.11, 'peaks are kept');
+    }
+
+    private function closedPort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0');
+        self::assertNotFalse($socket);
+        $name = (string) stream_socket_get_name($socket, false);
+        fclose($socket);
+
+        return (int) substr($name, (int) strrpos($name, ':') + 1);
     }
 
     private function cold(): void

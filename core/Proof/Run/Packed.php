@@ -39,28 +39,55 @@ final class Packed
     }
 
     /**
-     * Few enough to draw, with what stands out kept: of each stretch the coldest and the hottest of the hot end.
+     * Few enough to draw, with what stands out kept: of each stretch the coldest and the hottest of both heaters. Only those
+     * are unpacked, so that twelve hours are read in a moment.
      *
-     * @param  list<Sample>  $samples
+     * @param  array<int, string>  $minutes  minute => its samples as packed, in order
+     * @param  int  $most  4 or more
      * @return list<Sample>
      */
-    public static function thinned(array $samples, int $most): array
+    public static function thinned(array $minutes, int $most): array
     {
-        $n = count($samples);
-        if ($n <= $most) {
-            return $samples;
-        }
-        $every = (int) ceil($n / ($most / 2));
+        $all = array_sum(array_map(static fn (string $bytes): int => intdiv(strlen($bytes), self::BYTES), $minutes));
+        $every = $all <= $most ? 1 : (int) ceil($all / intdiv($most, 4));
         $kept = [];
-        for ($i = 0; $i < $n; $i += $every) {
-            $stretch = array_slice($samples, $i, $every);
-            usort($stretch, static fn (Sample $a, Sample $b): int => $a->hotend <=> $b->hotend);
-            $ends = [$stretch[0], $stretch[count($stretch) - 1]];
-            usort($ends, static fn (Sample $a, Sample $b): int => $a->t <=> $b->t);
-            array_push($kept, ...$ends);
+        $in = 0;
+        /** @var array<int, array{int, int, int}> $ends coldest and hottest hot end, coldest and hottest bed: word, minute and place */
+        $ends = [];
+        foreach ($minutes as $minute => $bytes) {
+            // five words and two bytes each make six words
+            /** @var list<int> $words */
+            $words = array_values(unpack('v*', substr($bytes, 0, strlen($bytes) - strlen($bytes) % self::BYTES)) ?: []);
+            for ($i = 0, $n = count($words); $i < $n; $i += 6) {
+                foreach ([[0, 1, -1], [1, 1, 1], [2, 3, -1], [3, 3, 1]] as [$end, $offset, $sign]) {
+                    if (! isset($ends[$end]) || $sign * $words[$i + $offset] > $sign * $ends[$end][0]) {
+                        $ends[$end] = [$words[$i + $offset], $minute, $i];
+                    }
+                }
+                if (++$in === $every) {
+                    array_push($kept, ...self::ends($ends, $minutes));
+                    [$in, $ends] = [0, []];
+                }
+            }
         }
 
-        return $kept;
+        return [...$kept, ...self::ends($ends, $minutes)];
+    }
+
+    /**
+     * @param  array<int, array{int, int, int}>  $ends
+     * @param  array<int, string>  $minutes
+     * @return list<Sample> in the order of time, none twice
+     */
+    private static function ends(array $ends, array $minutes): array
+    {
+        $places = [];
+        foreach ($ends as [, $minute, $place]) {
+            $places[sprintf('%09d.%06d', $minute, $place)] = [$minute, $place];
+        }
+        ksort($places);
+
+        return array_merge([], ...array_values(array_map(static fn (array $at): array => self::unpack(substr($minutes[$at[0]], 2 * $at[1], self::BYTES), $at[0]), $places)));
     }
 
     /** From −100 °C on. */

@@ -36,20 +36,48 @@ final class PackedTest extends TestCase
         self::assertSame([], Packed::unpack('', 0));
     }
 
-    public function test_thinning_keeps_the_order_and_a_single_spike(): void
+    public function test_thinning_keeps_the_order_and_a_single_spike_of_either_heater(): void
     {
         $samples = [];
         for ($i = 0; $i < 10_000; $i++) {
-            $samples[] = new Sample((float) $i, $i === 4321 ? 260.0 : 200.0, 200.0, 60.0, 60.0);
+            $samples[] = new Sample((float) $i, $i === 4321 ? 260.0 : 200.0, 200.0, $i === 7777 ? 12.5 : 60.0, 60.0);
         }
-        $thin = Packed::thinned($samples, 720);
+        $thin = Packed::thinned(self::minutes($samples), 720);
 
-        self::assertLessThanOrEqual(722, count($thin));
+        self::assertLessThanOrEqual(724, count($thin));
+        self::assertGreaterThan(180, count($thin));
         self::assertSame(260.0, max(array_map(static fn (Sample $s): float => $s->hotend, $thin)));
+        self::assertSame(12.5, min(array_map(static fn (Sample $s): float => $s->bed, $thin)));
         $times = array_map(static fn (Sample $s): float => $s->t, $thin);
         $sorted = $times;
         sort($sorted);
         self::assertSame($sorted, $times);
-        self::assertSame($samples, Packed::thinned($samples, 20_000), 'few enough already');
+        self::assertSame(array_unique($times), $times, 'none twice');
+    }
+
+    public function test_few_enough_are_all_kept(): void
+    {
+        $samples = [];
+        for ($i = 0; $i < 150; $i++) {
+            $samples[] = new Sample((float) $i, 20.0 + $i, 200.0, 20.0 + $i / 2, 60.0, 0.5, 0.5);
+        }
+
+        self::assertEquals($samples, Packed::thinned(self::minutes($samples), 720));
+        self::assertSame([], Packed::thinned([], 720));
+        self::assertSame([], Packed::thinned([3 => 'scrap'], 720));
+    }
+
+    /**
+     * @param  list<Sample>  $samples
+     * @return array<int, string>
+     */
+    private static function minutes(array $samples): array
+    {
+        $minutes = [];
+        foreach ($samples as $sample) {
+            $minutes[(int) ($sample->t / 60)][] = $sample;
+        }
+
+        return array_map(Packed::pack(...), $minutes);
     }
 }
