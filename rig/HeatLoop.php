@@ -49,6 +49,10 @@ final class HeatLoop
 
     public function aim(float $target, float $now): void
     {
+        if ($target === $this->target) {
+            // told the same again: nothing begins anew
+            return;
+        }
         $this->target = max(0.0, $target);
         $this->reached = false;
         $this->lowSince = null;

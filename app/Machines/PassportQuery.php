@@ -49,7 +49,7 @@ final readonly class PassportQuery
             olderThan: $events->count() > self::LINES ? $events[self::LINES - 1]->id : null,
             lookLists: $this->lookLists->ofMachine($machine),
             comebacks: Confirmed::query()->whereNull('superseded_at')->whereNotNull('comeback_of')->whereIn('job_id', Job::query()->select('id')->where('machine_id', $machine->id))->distinct()->count('job_id'),
-            ownersPage: rtrim(Config::string('odd-bench.public_url') ?: url('/'), '/')."/o/{$machine->page_key}",
+            ownersPage: Config::string('odd-bench.public_url')."/o/{$machine->page_key}",
             warranty: WarrantyView::of($machine),
             service: array_map(ServiceDueView::of(...), $this->service->of(collect([$machine]))[$machine->id] ?? []),
         );

@@ -24,7 +24,7 @@ async function proveOne(page: Page): Promise<void> {
   await expect(page.locator('h2', { hasText: 'The ladder' })).not.toHaveText(before);
 }
 
-test('a broken machine comes in, is found out, mended, proved and sent out', async ({ page }) => {
+test('a broken machine comes in, is found out, mended, proved and sent out', async ({ page, browser }) => {
   await enterAs(page, 'Bo Lindqvist');
   await hasNoBarriers(page, 'bench');
 
@@ -100,6 +100,24 @@ test('a broken machine comes in, is found out, mended, proved and sent out', asy
   await hasNoBarriers(page, 'send out');
   await page.getByRole('button', { name: 'Sign: to its owner' }).click();
   await expect(page.getByText(/^✓ Finished .*To its owner/)).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Repair report (PDF)' })).toBeVisible();
+
+  // what its owner sees behind the code of the label, without a login
+  await page.goto(`/machines/${tag}`);
+  const ownersPage = await page.getByRole('link', { name: 'Page its owner sees' }).getAttribute('href');
+  const phone = await browser.newPage({ viewport: { width: 390, height: 800 } });
+  await phone.goto(ownersPage ?? '');
+  await expect(phone.getByRole('heading', { name: 'Repair report' })).toBeVisible();
+  await expect(phone.getByRole('main')).toContainText('stops feeding after a while, clicks');
+  await expect(phone.getByRole('main')).toContainText('Warranty of the repair');
+  await expect(phone.getByRole('main')).not.toContainText('Bo Lindqvist');
+  await hasNoBarriers(phone, 'owner’s page');
+  await fitsAcross(phone);
+  const pdf = await phone.request.get(`${ownersPage}/sheet.pdf`);
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  await phone.goto('/machines');
+  await expect(phone.getByLabel('Login')).toBeVisible();
+  await phone.close();
   await page.goto(`/machines/${tag}`);
   await page.reload();
   const timeline = page.getByRole('main');

@@ -10,6 +10,7 @@ use App\Machines\Machine;
 use App\Release\Release;
 use App\Shop\Person;
 use App\Shop\Role;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Testing\TestResponse;
 use OddBench\Release\Grade;
 
@@ -194,7 +195,7 @@ final class SendOutTest extends BenchTestCase
     /** @return TestResponse<\Illuminate\Http\Response> */
     private function asOwner(Machine $machine): TestResponse
     {
-        auth()->forgetGuards();
+        Auth::forgetGuards();
 
         return $this->get("/o/{$machine->page_key}");
     }

@@ -35,6 +35,7 @@ final class MeasureRunCommand extends Command
             $run = ProofRun::query()->create(['job_id' => $job->id, 'machine_id' => $job->machine_id, 'stages' => ['long'], 'state' => 'passed', 'results' => (object) [], 'person_id' => $person->id, 'began_at' => now(), 'ended_at' => now()]);
             $this->fill($run);
             $times = [];
+            $json = '';
             for ($i = 0; $i < max(3, (int) $this->option('runs')); $i++) {
                 $before = hrtime(true);
                 $json = json_encode($runs->of($job), JSON_THROW_ON_ERROR);

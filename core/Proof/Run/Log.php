@@ -69,12 +69,18 @@ final class Log
     public function csv(string $channel, float $since): string
     {
         $rows = ['time_s,actual_c,target_c,power'];
-        $first = null;
+        $first = $before = null;
         foreach ($this->since($since) as $sample) {
             $first ??= $sample->t;
+            $at = round($sample->t - $first, 2);
+            if ($before !== null && $at <= $before) {
+                // two that came in one breath
+                continue;
+            }
+            $before = $at;
             $rows[] = implode(',', $channel === 'bed'
-                ? [round($sample->t - $first, 2), $sample->bed, $sample->bedTarget, $sample->bedPower ?? 0]
-                : [round($sample->t - $first, 2), $sample->hotend, $sample->hotendTarget, $sample->hotendPower ?? 0]);
+                ? [$at, $sample->bed, $sample->bedTarget, $sample->bedPower ?? 0]
+                : [$at, $sample->hotend, $sample->hotendTarget, $sample->hotendPower ?? 0]);
         }
 
         return implode("\n", $rows)."\n";

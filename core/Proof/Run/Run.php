@@ -110,7 +110,12 @@ final class Run
         if ($want?->kind === 'time' && $t - $this->wantedSince >= $want->within) {
             $this->goOn(null);
         } elseif ($want?->kind === 'answer' && $t - $this->wantedSince > $want->within) {
-            $this->fail(StageFailed::because("No answer to “{$want->text}” within {$want->within} s.", null));
+            if ($this->stage === null || $t - $this->heardAt > $want->within) {
+                // it says nothing else either: that is the link, not the machine
+                $this->end('lost', sprintf('The printer has said nothing for %.0f s.', $t - $this->heardAt));
+            } else {
+                $this->fail(StageFailed::because("No answer to “{$want->text}” within {$want->within} s.", null));
+            }
         }
     }
 

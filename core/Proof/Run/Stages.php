@@ -29,6 +29,8 @@ final readonly class Stages
 
     private const LATE_S = 2.5;
 
+    private const STANDS_S = 20.0;
+
     public function __construct(private Plan $plan, private Log $log)
     {
     }
@@ -200,15 +202,15 @@ final readonly class Stages
         $target = $hot ? $this->plan->hotendC : $this->plan->bedC;
         [$period, $hysteresis] = ProvedByLog::RUNAWAY[$what];
         yield Want::ok(($hot ? 'M104 S' : 'M140 S').$target);
-        $from = $this->log->now;
-        while (abs($this->temperature($what) - $target) > 1.5) {
+        $from = $near = $this->log->now;
+        // it holds for a while first, so that the log shows what it fell from
+        while ($this->log->now - $near < self::STANDS_S) {
             if ($this->log->now - $from > self::BED_RISE_S) {
-                throw StageFailed::because('It does not reach its temperature, so it cannot be tested.', $hot ? 'hotend-slow' : 'bed-slow');
+                throw StageFailed::because('It does not stand at its temperature, so it cannot be tested.', $hot ? 'hotend-slow' : 'bed-slow');
             }
             yield Want::time(1.0);
+            $near = abs($this->temperature($what) - $target) > 1.5 ? $this->log->now : $near;
         }
-        // it holds for a while first, so that the log shows what it fell from
-        yield Want::time(20.0);
         $cooling = $this->log->now;
         $stopped = null;
         try {

@@ -8,10 +8,10 @@
   const tag = $derived((route.params as Record<string, string>)['tag'] ?? '');
   const machine = createQuery(() => machineQuery(tag));
   let qr = $state('');
+  const address = $derived(machine.data ? new URL(machine.data.ownersPage, window.location.origin).href : '');
 
   $effect(() => {
     // the page its owner may see; the shop’s own scan field knows the machine by it too
-    const address = machine.data?.ownersPage;
     if (!address) return;
     void QRCode.toString(address, { type: 'svg', margin: 0, errorCorrectionLevel: 'M' }).then(
       (svg) => (qr = svg),
@@ -60,9 +60,9 @@
       </div>
     </div>
     <p class="mt-3 text-sm text-quiet print:hidden">
-      62 × 29 mm. Its code opens <span class="font-mono break-all">{machine.data.ownersPage}</span>, the page
-      its owner may see; scanned into the field above it finds the machine. Or read the tag aloud: none of its
-      letters and digits sounds like another.
+      62 × 29 mm. Its code opens <span class="font-mono break-all">{address}</span>, the page its owner may
+      see; scanned into the field above it finds the machine. Or read the tag aloud: none of its letters and
+      digits sounds like another.
     </p>
   </main>
 {:else if machine.isError}

@@ -1855,7 +1855,7 @@ export interface components {
             lookLists: components["schemas"]["LookListLine"][];
             /** @description jobs in which a fault came back within the warranty of its repair */
             comebacks: number;
-            /** @description address of the page its owner may see */
+            /** @description address of the page its owner may see; without a server in front when none was set for labels */
             ownersPage: string;
             warranty: components["schemas"]["WarrantyView"] | null;
             service: components["schemas"]["ServiceDueView"][];

@@ -41,9 +41,14 @@
   let chosen = $state('');
   let open = $state(false);
 
-  const offered = $derived(
-    quick.flatMap((code) => items.find((item) => item.code === code) ?? []).slice(0, 9),
-  );
+  const fresh = $derived(quick.flatMap((code) => items.find((item) => item.code === code) ?? []).slice(0, 9));
+  // while it is open, what stands under a digit does not change under the finger
+  let held = $state<readonly Item[]>([]);
+  const offered = $derived(held.length > 0 ? held : fresh);
+  $effect(() => {
+    if (!open) held = [];
+    else if (held.length === 0) held = fresh;
+  });
   const numbered = $derived(text.trim() === '' && !showAll);
 
   /** Every word typed must begin a word of the name; names that begin with it come first. */

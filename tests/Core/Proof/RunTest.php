@@ -161,6 +161,65 @@ final class RunTest extends TestCase
         self::assertStringContainsString('too noisy', $stormy->said);
     }
 
+    /** @return iterable<string, array{float, string}> s the wire takes, state it ends in */
+    public static function late(): iterable
+    {
+        yield 'answers two seconds late' => [2.0, 'passed'];
+        yield 'answers forty seconds late' => [40.0, 'lost'];
+    }
+
+    #[DataProvider('late')]
+    public function test_answers_that_come_late(float $delay, string $state): void
+    {
+        $run = new Run($this->plan(['identify', 'homing']));
+        $printer = $this->printer([]);
+        $run->connected(0.0);
+        /** @var list<array{float, string}> $wire */
+        $wire = [];
+        for ($t = 0.5; $t < 300 && $run->runs(); $t += 0.5) {
+            $printer->receive($run->take());
+            $printer->advance($t);
+            $wire[] = [$t + $delay, $printer->take()];
+            while ($wire !== [] && $wire[0][0] <= $t) {
+                $run->bytes($t, array_shift($wire)[1]);
+            }
+            $run->tick($t);
+        }
+
+        self::assertSame($state, $run->state, $run->said);
+        self::assertStringContainsString('M104 S0', $run->take());
+    }
+
+    public function test_a_line_that_never_ends_is_silence(): void
+    {
+        $run = new Run($this->plan(['identify']));
+        $run->connected(0.0);
+        for ($t = 1.0; $t < 60 && $run->runs(); $t++) {
+            $run->bytes($t, str_repeat('T:20', 50));
+            $run->tick($t);
+        }
+
+        self::assertSame('lost', $run->state);
+        self::assertStringContainsString('has said nothing', $run->said);
+    }
+
+    public function test_garbage_between_the_lines_is_passed_over(): void
+    {
+        $random = new Randomizer(new Mt19937(21));
+        $run = new Run($this->plan(['identify', 'homing']));
+        $printer = $this->printer([]);
+        $run->connected(0.0);
+        for ($t = 0.5; $t < 300 && $run->runs(); $t += 0.5) {
+            $printer->receive($run->take());
+            $printer->advance($t);
+            $run->bytes($t, $random->getBytes($random->getInt(1, 40))."\n".$printer->take());
+            $run->tick($t);
+        }
+
+        self::assertSame('passed', $run->state, $run->said);
+        self::assertTrue(mb_check_encoding($run->said, 'UTF-8'), 'it can be kept and shown');
+    }
+
     public function test_a_line_that_was_garbled_on_the_way_is_sent_again(): void
     {
         $random = new Randomizer(new Mt19937(11));
@@ -220,6 +279,16 @@ final class RunTest extends TestCase
         $one = Sample::read('T:-15.00 /0.00', 0.0);
         self::assertSame([-15.0, 0.0, null], [$one?->hotend, $one?->bed, $one?->hotendPower]);
         self::assertNull(Sample::read('echo:busy: processing', 0.0));
+    }
+
+    public function test_two_reports_in_one_breath_do_not_spoil_the_log(): void
+    {
+        $log = new \OddBench\Proof\Run\Log;
+        foreach ([10.0, 11.0, 11.004, 12.0] as $t) {
+            $log->add(new Sample($t, 200.0, 200.0, 60.0, 60.0));
+        }
+
+        self::assertSame("time_s,actual_c,target_c,power\n0,200,200,0\n1,200,200,0\n2,200,200,0\n", $log->csv('hotend', 0.0));
     }
 
     public function test_the_sender_refuses_what_blocks_and_sums_by_hand(): void

@@ -13,6 +13,20 @@ use PHPUnit\Framework\TestCase;
 /** The simulated printer speaks the line protocol, and its faults show as such faults do. */
 final class PrinterTest extends TestCase
 {
+    public function test_a_target_told_again_changes_nothing(): void
+    {
+        $printer = new Printer(Numbers::of('Tern 220', []));
+        $printer->receive("M104 S200\n");
+        $printer->advance(240);
+        $printer->take();
+        for ($t = 241; $t < 280; $t++) {
+            $printer->receive("M104 S200\nM105\n");
+            $printer->advance($t);
+            self::assertSame(1, preg_match('/T:([\d.]+)/', $printer->take(), $found));
+            self::assertEqualsWithDelta(200.0, (float) $found[1], 1.0);
+        }
+    }
+
     /** A protocol log written by hand: what goes in, what must come out. */
     public function test_a_conversation_written_by_hand(): void
     {
