@@ -105,7 +105,8 @@ test('a broken machine comes in, is found out, mended, proved and sent out', asy
   // what its owner sees behind the code of the label, without a login
   await page.goto(`/machines/${tag}`);
   const ownersPage = await page.getByRole('link', { name: 'Page its owner sees' }).getAttribute('href');
-  const phone = await browser.newPage({ viewport: { width: 390, height: 800 } });
+  const elsewhere = await browser.newContext({ viewport: { width: 390, height: 800 } });
+  const phone = await elsewhere.newPage();
   await phone.goto(ownersPage ?? '');
   await expect(phone.getByRole('heading', { name: 'Repair report' })).toBeVisible();
   await expect(phone.getByRole('main')).toContainText('stops feeding after a while, clicks');
@@ -117,7 +118,7 @@ test('a broken machine comes in, is found out, mended, proved and sent out', asy
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
   await phone.goto('/machines');
   await expect(phone.getByLabel('Login')).toBeVisible();
-  await phone.close();
+  await elsewhere.close();
   await page.goto(`/machines/${tag}`);
   await page.reload();
   const timeline = page.getByRole('main');
