@@ -89,9 +89,9 @@ final readonly class Condition
     {
         $of = array_values(array_filter($positions, static fn (WornPosition $p): bool => $p->consumable === $consumable && $p->share() !== null && $p->share() > $above && $p->share() <= $most));
         usort($of, static fn (WornPosition $a, WornPosition $b): int => [$b->share(), $a->name] <=> [$a->share(), $b->name]);
-        $whole = static fn (?float $hours): string => number_format((float) $hours, 0, '.', ' ');
+        $whole = static fn (?float $hours): string => number_format((float) $hours, 0, '.', "\u{A0}");
 
-        return array_map(static fn (WornPosition $p): string => "{$p->name} ({$whole($p->hours)} of {$whole($p->life)} h)", $of);
+        return array_map(static fn (WornPosition $p): string => "{$p->name} ({$whole($p->hours)} of {$whole($p->life)}\u{A0}h)", $of);
     }
 
     /** @param  list<string>  $names */

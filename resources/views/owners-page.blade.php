@@ -39,6 +39,7 @@
     </div>
     @endif
     @if ($sheet)
+        @if ($machine->openJob) <p><strong>From its last visit:</strong></p> @endif
         @include('sheet', ['sheet' => $sheet, 'pdf' => false])
         <a class="pdf" href="/o/{{ $machine->page_key }}/sheet.pdf">The same as PDF</a>
     @elseif (! $machine->openJob)

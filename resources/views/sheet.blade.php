@@ -1,7 +1,7 @@
 @php
     /** @var \App\Release\Sheet $sheet */
     $day = static fn (?string $iso): string => $iso === null ? '' : \Illuminate\Support\Carbon::parse($iso)->format('j F Y');
-    $whole = static fn (?float $n): string => $n === null ? 'not known' : number_format($n, 0, '.', ' ');
+    $whole = static fn (?float $n): string => $n === null ? 'not known' : number_format($n, 0, '.', "\u{A0}");
 @endphp
 @if ($pdf)
 <!doctype html>

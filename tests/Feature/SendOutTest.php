@@ -36,7 +36,7 @@ final class SendOutTest extends BenchTestCase
         $this->sendOut($job, 'owner', ['note' => 'Keep it under 240 °C', 'warrantyDays' => 90, 'warrantyHours' => 500])->assertOk()->assertJsonPath('sheet', true);
 
         $page = $this->asOwner($machine)->assertOk();
-        foreach (['Repair report', 'Liner cooked', 'Done as the guide says', 'Liner 4/2 mm', 'Tug heater and sensor leads', 'Keep it under 240', 'Warranty of the repair', '1 700', '&lt;script&gt;'] as $seen) {
+        foreach (['Repair report', 'Liner cooked', 'Done as the guide says', 'Liner 4/2 mm', 'Tug heater and sensor leads', 'Keep it under 240', 'Warranty of the repair', "1\u{A0}700", '&lt;script&gt;'] as $seen) {
             self::assertStringContainsString($seen, (string) $page->getContent());
         }
         foreach ([$this->bo->name, 'Ines Halloran', 'EUR', 'LIN-1', '<script>', 'diagnosis'] as $unseen) {
@@ -74,7 +74,7 @@ final class SendOutTest extends BenchTestCase
         $way = collect((array) $this->getJson("/api/v1/jobs/{$job->id}")->json('waysOut'))->firstWhere('to', 'sale');
         // 900 h: half the wheels' 1,800, and the liner's 900 are just up; the nozzle is past its 600
         self::assertSame('used', $way['grade']);
-        self::assertStringContainsString('Nozzle (900 of 600 h)', implode(' ', $way['gradeBecause']));
+        self::assertStringContainsString("Nozzle (900 of 600\u{A0}h)", implode(' ', $way['gradeBecause']));
 
         $this->assertRefused($this->sendOut($job, 'sale', ['grade' => 'fresh', 'gradeBecause' => 'it shines']), 422, 'grade', 'never higher');
         $this->assertRefused($this->sendOut($job, 'sale', ['grade' => 'worn']), 422, 'gradeBecause', 'its buyer reads it');
@@ -85,7 +85,7 @@ final class SendOutTest extends BenchTestCase
         self::assertSame(Grade::Worn->value, $release->grade);
         $this->get("/o/{$before}")->assertNotFound();
         $page = (string) $this->asOwner($machine->refresh())->assertOk()->getContent();
-        foreach (['Condition sheet', 'frame was dropped', 'Known: cover cracked', 'Wearing parts', 'X carriage wheels', '1 800 h'] as $seen) {
+        foreach (['Condition sheet', 'frame was dropped', 'Known: cover cracked', 'Wearing parts', 'X carriage wheels', "1\u{A0}800 h"] as $seen) {
             self::assertStringContainsString($seen, $page);
         }
         self::assertStringNotContainsString('It clicks', $page, 'what a former owner said is not the buyer’s');
