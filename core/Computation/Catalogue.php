@@ -28,6 +28,7 @@ use OddBench\Knowledge\Knowledge;
 use OddBench\Proof\ProofPlan;
 use OddBench\Repair\Teardown;
 use OddBench\Stock\KitCheck;
+use OddBench\Stock\Reorder;
 
 /** Every computation by its name. */
 final readonly class Catalogue
@@ -40,7 +41,7 @@ final readonly class Catalogue
     public static function of(Knowledge $knowledge): self
     {
         $computations = [];
-        foreach ([new Diagnose($knowledge), new ProofPlan($knowledge), new Trials, new Teardown, new KitCheck, ...self::instruments()] as $computation) {
+        foreach ([new Diagnose($knowledge), new ProofPlan($knowledge), new Trials, new Teardown, new KitCheck, new Reorder, ...self::instruments()] as $computation) {
             $computations[$computation->name()] = $computation;
         }
         ksort($computations);

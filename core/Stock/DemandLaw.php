@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Stock;
+
+use InvalidArgumentException;
+
+/**
+ * How many of a part are asked for over a time: Poisson when mean and variance agree within a tenth, else negative binomial
+ * with the same mean and variance (common practice for spare parts; method of moments).
+ */
+final readonly class DemandLaw
+{
+    private const AGREE = 0.1;
+
+    /** @param  float|null  $size  r of the negative binomial; nothing for Poisson */
+    private function __construct(public float $mean, public ?float $size)
+    {
+    }
+
+    /**
+     * @param  float  $mean  0 to 100,000
+     * @param  float  $variance  from 0 on; below the mean it counts as the mean
+     */
+    public static function of(float $mean, float $variance): self
+    {
+        if ($mean < 0 || $mean > 100_000 || $variance < 0 || ! is_finite($variance)) {
+            throw new InvalidArgumentException('A mean of 0 to 100,000 and a variance from 0 on.');
+        }
+
+        return new self($mean, $mean == 0.0 || $variance <= $mean * (1 + self::AGREE) ? null : $mean ** 2 / ($variance - $mean));
+    }
+
+    public function name(): string
+    {
+        return $this->size === null ? 'poisson' : 'negative-binomial';
+    }
+
+    /** P(demand ≤ n). */
+    public function atMost(int $n): float
+    {
+        $sum = 0.0;
+        foreach ($this->terms() as $k => $p) {
+            if ($k > $n) {
+                break;
+            }
+            $sum += $p;
+        }
+
+        return $n < 0 ? 0.0 : min(1.0, $sum);
+    }
+
+    /**
+     * The smallest n with P(demand ≤ n) ≥ p.
+     *
+     * @param  float  $p  0 to below 1
+     */
+    public function quantile(float $p): int
+    {
+        if ($p < 0 || $p >= 1) {
+            throw new InvalidArgumentException('A share of 0 to below 1.');
+        }
+        $sum = 0.0;
+        foreach ($this->terms() as $k => $term) {
+            $sum += $term;
+            // what is lost in the last digits of the sum must not keep it from its end
+            if ($sum >= $p - 1e-12) {
+                return $k;
+            }
+        }
+
+        return 0;
+    }
+
+    /** @return \Generator<int, float> P(demand = k) for k = 0, 1, 2, …; in logarithms, so that large means do not vanish */
+    private function terms(): \Generator
+    {
+        if ($this->mean == 0.0) {
+            yield 0 => 1.0;
+
+            return;
+        }
+        $log = $this->size === null ? -$this->mean : $this->size * (log($this->size) - log($this->size + $this->mean));
+        for ($k = 0; ; $k++) {
+            yield $k => exp($log);
+            $log += $this->size === null ? log($this->mean / ($k + 1)) : log(($k + $this->size) / ($k + 1) * $this->mean / ($this->mean + $this->size));
+        }
+    }
+}

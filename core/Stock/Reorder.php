@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Stock;
+
+use OddBench\Computation\Computation;
+use OddBench\Input\Fields;
+use OddBench\Input\InputError;
+
+/**
+ * When to order a part and how many packs of it: reorder point from the demand over the lead time, quantity by F. W. Harris
+ * (How many parts to make at once, 1913), bounded by shelf life and money.
+ */
+final readonly class Reorder implements Computation
+{
+    public function name(): string
+    {
+        return 'reorder';
+    }
+
+    public function compute(array $input): array
+    {
+        $fields = Fields::of($input);
+        $rate = $this->rate($fields);
+        $lead = $fields->number('lead_time_weeks', 0, 104, 'weeks');
+        $leadSd = $fields->numberOrNull('lead_time_sd_weeks', 0, 104, 'weeks') ?? 0.0;
+        $level = $fields->number('service_level', 0.5, 0.9999);
+        $pack = $fields->whole('pack_size', 1, 100_000);
+        $onHand = $fields->whole('on_hand', 0, 1_000_000);
+        $reserved = $fields->has('reserved') ? $fields->whole('reserved', 0, 1_000_000) : 0;
+        $onOrder = $fields->has('on_order') ? $fields->whole('on_order', 0, 1_000_000) : 0;
+        $planned = $fields->has('planned') ? $fields->whole('planned', 0, 1_000_000) : 0;
+        $lot = $this->lot($fields, $rate->mean);
+        $shelfLife = $fields->numberOrNull('shelf_life_weeks', 1, 1040, 'weeks');
+        $money = $fields->numberOrNull('most_to_spend', 0, 1e9);
+        $cost = $fields->numberOrNull('unit_cost', 0, 1e7);
+        $fields->done();
+        if ($money !== null && $cost === null) {
+            throw InputError::at('unit_cost', 'most_to_spend needs unit_cost.');
+        }
+        $law = DemandLaw::of($lead * $rate->mean, $lead * $rate->variance + $rate->mean ** 2 * $leadSd ** 2);
+        $point = $law->quantile($level);
+        $free = $onHand + $onOrder - $reserved - $planned;
+        // what nobody asks for is bought only when somebody needs it
+        $enough = $free > $point || ($rate->mean == 0.0 && $free >= 0);
+        $packs = $enough ? 0 : $this->packs($free, $point, $lot, $pack, $rate->mean, $shelfLife, $money, $cost);
+        $risk = 1 - $law->atMost($free);
+        $cover = $rate->mean > 0 ? max(0, $free) / $rate->mean : null;
+
+        return [
+            'reorder_point' => $point,
+            'order_packs' => $packs,
+            'stockout_probability' => $risk,
+            'cover_weeks' => $cover,
+            'free' => $free,
+            'demand_per_week' => $rate->mean,
+            'method' => $rate->method,
+            'law' => $law->name(),
+            'because' => $this->because($free, $point, $enough, $packs, $pack, $risk, $cover, $lead),
+        ];
+    }
+
+    private function rate(Fields $fields): DemandRate
+    {
+        if ($fields->has('history') === $fields->has('demand_per_week')) {
+            throw InputError::at('history', 'Give either history, what was asked for in each week, or demand_per_week.');
+        }
+        if (! $fields->has('history')) {
+            return DemandRate::known($fields->number('demand_per_week', 0, 10_000));
+        }
+        $history = $fields->numbers('history', 0, 100_000);
+
+        return DemandRate::of($history, $fields->numberOrNull('smoothing', 0.01, 1) ?? DemandRate::SMOOTHING);
+    }
+
+    /** The lot that costs least a year, √(2·D·K/(h·c)); nothing when a figure is missing. */
+    private function lot(Fields $fields, float $perWeek): ?float
+    {
+        $order = $fields->numberOrNull('order_cost', 0, 1e7);
+        $holding = $fields->numberOrNull('holding_pct_year', 0.1, 200, '%');
+        $unit = $fields->numberOrNull('unit_cost', 0, 1e7);
+
+        return $order === null || $holding === null || $unit === null || $unit <= 0 ? null : sqrt(2 * 52 * $perWeek * $order / ($holding / 100 * $unit));
+    }
+
+    private function packs(int $free, int $point, ?float $lot, int $pack, float $perWeek, ?float $shelfLife, ?float $money, ?float $cost): int
+    {
+        $least = (int) ceil((($perWeek > 0 ? $point + 1 : 0) - $free) / $pack);
+        $packs = max($least, (int) round(($lot ?? 0.0) / $pack));
+        if ($shelfLife !== null) {
+            // what would spoil before it is used is not bought, but what is short is
+            $packs = min($packs, max((int) ceil(max(0, -$free) / $pack), 1, (int) floor(($perWeek * $shelfLife - max(0, $free)) / $pack)));
+        }
+        if ($money !== null && $cost !== null && $cost > 0) {
+            $packs = min($packs, (int) floor($money / ($cost * $pack)));
+        }
+
+        return max(0, $packs);
+    }
+
+    private function because(int $free, int $point, bool $enough, int $packs, int $pack, float $risk, ?float $cover, float $lead): string
+    {
+        $lasts = sprintf('that lasts about %s weeks', round($cover ?? 0.0, $cover < 10 ? 1 : 0));
+        $runs = sprintf('it runs out before a new order is here (%s weeks) with %s %%', round($lead, 1), $risk < 0.001 ? 'less than 0.1' : round(100 * $risk, $risk < 0.1 ? 1 : 0));
+
+        return match (true) {
+            $packs > 0 => sprintf('%d are free, the reorder point is %d: order %d %s of %d. As it stands, %s.', $free, $point, $packs, $packs === 1 ? 'pack' : 'packs', $pack, $runs),
+            ! $enough => sprintf('%d are free, the reorder point is %d, but the money does not reach for a pack. As it stands, %s.', $free, $point, $runs),
+            $cover === null => sprintf('%d are free, and nothing is asked for.', $free),
+            default => sprintf('%d are free, over the reorder point of %d; %s, and %s.', $free, $point, $lasts, $runs),
+        };
+    }
+}
