@@ -17,11 +17,11 @@ final readonly class MoveStock
     {
     }
 
-    public function receive(Part $part, int $quantity, int $unitCostMinor, ?string $note, Person $by): Movement
+    public function receive(Part $part, int $quantity, int $unitCostMinor, ?string $note, Person $by, ?OrderLine $line = null): Movement
     {
         $this->atLeastOne($quantity);
 
-        return $this->move($part, fn (Part $part): Movement => $this->make($part, 'received', $quantity, $quantity * $unitCostMinor, $by, ['note' => $note]));
+        return $this->move($part, fn (Part $part): Movement => $this->make($part, 'received', $quantity, $quantity * $unitCostMinor, $by, ['note' => $note, 'order_line_id' => $line?->id]));
     }
 
     public function take(Part $part, int $quantity, Job $job, ?string $position, Person $by): Movement

@@ -7,6 +7,7 @@ namespace App\Stock;
 use App\Api\Refused;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
 
 /**
  * A part in a bin.
@@ -18,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $bin
  * @property int $on_hand
  * @property int $value_minor
+ * @property Carbon $created_at
  */
 final class Part extends Model
 {

@@ -178,6 +178,9 @@ final class CrossCheck
             $this->exist('wear.yaml', $wear->partClass, 'code', [$wear->partClass], $this->knowledge->partClasses);
             $this->exist('wear.yaml', $wear->partClass, 'place', [$wear->place], $this->knowledge->places);
         }
+        foreach ($this->knowledge->stocking as $kept) {
+            $this->exist('stocking.yaml', $kept->partClass, 'code', [$kept->partClass], $this->knowledge->partClasses);
+        }
     }
 
     /**

@@ -25,6 +25,7 @@ final readonly class Knowledge
      * @param  array<string, Guide>  $guides
      * @param  array<string, Wear>  $wear  by class of part
      * @param  array<string, ServiceItem>  $service
+     * @param  array<string, Stocking>  $stocking  by class of part
      */
     public function __construct(
         public array $findings,
@@ -43,6 +44,7 @@ final readonly class Knowledge
         public array $guides = [],
         public array $wear = [],
         public array $service = [],
+        public array $stocking = [],
     ) {
     }
 
@@ -114,6 +116,12 @@ final readonly class Knowledge
 
             return $own === null ? $item : new ServiceItem($item->code, $item->name, $item->needs, $item->guide, $own['hours'], $own['months'], $item->minutes);
         }, $items));
+    }
+
+    /** How a class of part is kept, also when nothing is said of it. */
+    public function stocking(string $partClass): Stocking
+    {
+        return $this->stocking[$partClass] ?? new Stocking($partClass, Stocking::USUAL, null);
     }
 
     /** Print hours a position usually lasts; nothing where hours do not wear it. */

@@ -39,6 +39,7 @@ final class KnowledgeReader
             guides: $reader->byArea($files, 'guides', static fn (Entry $entry, string $area): Guide => GuideReader::read($entry, $area)),
             wear: $reader->each($files, 'wear.yaml', static fn (Entry $e): Wear => new Wear($e->text('code'), $e->text('place'), $e->numberOrNull('life_hours'), $e->yes('consumable'))),
             service: $reader->each($files, 'service.yaml', $reader->serviceItem(...)),
+            stocking: $reader->each($files, 'stocking.yaml', static fn (Entry $e): Stocking => new Stocking($e->text('code'), $e->number('service_level', 0.5, 0.9999), $e->numberOrNull('shelf_life_weeks'))),
         );
         $mistakes = [...$reader->mistakes, ...CrossCheck::of($knowledge)];
         if ($mistakes !== []) {
