@@ -42,6 +42,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         App\Knowledge\Console\JobTestCommand::class,
         App\Knowledge\Console\MeasureCommand::class,
         App\Api\Console\OpenApiCommand::class,
+        App\Stock\Console\AuditCommand::class,
         App\Shop\Console\DemoCommand::class,
         App\Shop\Console\PersonCommand::class,
         App\Shop\Console\WelcomeCommand::class,

@@ -24,6 +24,7 @@ use App\Repair\TrayController;
 use App\Safety\SafetyController;
 use App\Shop\ScanController;
 use App\Shop\SessionController;
+use App\Stock\OrderController;
 use App\Stock\ShelfController;
 use Illuminate\Support\Facades\Route;
 
@@ -54,6 +55,12 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
     Route::post('parts', [ShelfController::class, 'store']);
     Route::get('parts/{number}', [ShelfController::class, 'show']);
     Route::post('parts/{number}/movements', [ShelfController::class, 'move']);
+
+    Route::put('parts/{number}/supply', [ShelfController::class, 'supply']);
+    Route::get('orders', [OrderController::class, 'index']);
+    Route::post('orders', [OrderController::class, 'send']);
+    Route::post('orders/{order}/lines/{line}/receipts', [OrderController::class, 'receive'])->whereNumber(['order', 'line']);
+    Route::post('orders/{order}/close', [OrderController::class, 'close'])->whereNumber('order');
 
     // works something out and keeps nothing, so it needs no key
     Route::get('instruments', [InstrumentController::class, 'index']);

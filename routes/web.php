@@ -7,6 +7,7 @@ use App\Intake\PhotographController;
 use App\Machines\PaperController;
 use App\Proof\PrintController;
 use App\Release\SheetController;
+use App\Stock\OrderController;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use OddBench\Proof\Prints\ProofPrint;
@@ -24,6 +25,7 @@ Route::middleware('auth')->prefix('files')->group(function (): void {
     Route::get('jobs/{job}/loom-slab.gcode', [PrintController::class, 'slab'])->whereNumber('job');
     Route::get('jobs/{job}/{print}.gcode', [PrintController::class, 'print'])->whereNumber('job')->whereIn('print', array_column(ProofPrint::cases(), 'value'));
     Route::get('jobs/{job}/sheet.pdf', [SheetController::class, 'ofJob'])->whereNumber('job');
+    Route::get('orders/{order}.csv', [OrderController::class, 'csv'])->whereNumber('order');
     Route::get('jobs/{job}/trials.csv', [TrialController::class, 'csv'])->whereNumber('job');
 });
 

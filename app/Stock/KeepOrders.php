@@ -37,19 +37,17 @@ final readonly class KeepOrders
     {
         $packs = array_filter($packs);
         if ($packs === []) {
-            throw InputError::at('lines', 'Nothing is ordered: give at least one part its packs.');
+            throw InputError::at('packs', 'Nothing is ordered: give at least one part its packs.');
         }
 
         return DB::transaction(function () use ($supplier, $packs, $note, $by): Order {
             $days = ($this->leadTimes->all()[$supplier->id] ?? null)->meanDays ?? (float) $supplier->lead_days;
             $order = Order::query()->create(['supplier_id' => $supplier->id, 'note' => $note, 'freight_minor' => $supplier->freight_minor, 'expected_at' => now()->addMinutes((int) round($days * 1440)), 'person_id' => $by->id, 'sent_at' => now()]);
-            $i = 0;
             foreach ($packs as $number => $count) {
                 $part = Part::numbered((string) $number);
                 $supply = Supply::query()->where(['part_id' => $part->id, 'supplier_id' => $supplier->id])->first()
-                    ?? throw InputError::at("lines.{$i}.part", "{$part->name} is not bought from {$supplier->name}. Change where it is bought, or take it off the order.");
+                    ?? throw InputError::at("packs.{$number}", "{$part->name} is not bought from {$supplier->name}. Change where it is bought, or take it off the order.");
                 OrderLine::query()->create(['order_id' => $order->id, 'part_id' => $part->id, 'packs' => $count, 'pack' => $supply->pack, 'pack_cost_minor' => $supply->pack_cost_minor]);
-                $i++;
             }
 
             return $order;

@@ -11,10 +11,11 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class PartPageView extends View
 {
-    /** @param  list<MovementView>  $movements newest first */
+    /** @param  list<MovementView>  $movements  newest first */
     public function __construct(
         #[OA\Property] public PartView $part,
         #[OA\Property(type: 'array', items: new OA\Items(ref: MovementView::class))] public array $movements,
+        #[OA\Property] public ?SupplyView $supply,
     ) {
     }
 }

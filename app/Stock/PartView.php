@@ -20,11 +20,15 @@ final readonly class PartView extends View
         #[OA\Property] public int $onHand,
         #[OA\Property] public int $valueMinor,
         #[OA\Property(description: 'used in the last 90 days')] public int $usedLately,
+        #[OA\Property(description: 'weeks what is free lasts; null where nothing is asked for, or nobody sells it')] public ?float $coverWeeks,
+        #[OA\Property(description: 'weeks the reorder point is worth')] public ?float $orderAtWeeks,
+        #[OA\Property] public bool $toOrder,
     ) {
     }
 
-    public static function of(Part $part, Knowledge $knowledge, int $usedLately = 0): self
+    public static function of(Part $part, Knowledge $knowledge, int $usedLately = 0, ?Judged $judged = null): self
     {
-        return new self($part->number, $part->name, $part->class, $knowledge->partClasses[$part->class] ?? $part->class, $part->bin, $part->on_hand, $part->value_minor, $usedLately);
+        return new self($part->number, $part->name, $part->class, $knowledge->partClasses[$part->class] ?? $part->class, $part->bin, $part->on_hand, $part->value_minor, $usedLately,
+            $judged?->number('cover_weeks'), $judged === null || ($judged->number('demand_per_week') ?? 0.0) <= 0 ? null : $judged->whole('reorder_point') / $judged->number('demand_per_week'), $judged !== null && $judged->whole('order_packs') > 0);
     }
 }

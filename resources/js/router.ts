@@ -13,6 +13,7 @@ import Guide from '@/Repair/Guide.svelte';
 import Guides from '@/Repair/Guides.svelte';
 import TraySheet from '@/Repair/TraySheet.svelte';
 import NotHere from '@/Shop/NotHere.svelte';
+import Orders from '@/Stock/Orders.svelte';
 import Part from '@/Stock/Part.svelte';
 import Shelf from '@/Stock/Shelf.svelte';
 
@@ -32,6 +33,7 @@ export const { p, navigate, route } = createRouter({
   '/machines/:tag': Machine,
   '/machines/:tag/label': Label,
   '/shelf': Shelf,
+  '/orders': Orders,
   '/shelf/:number': Part,
   '*': NotHere,
 });

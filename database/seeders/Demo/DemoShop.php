@@ -48,7 +48,7 @@ final class DemoShop
     /** @var array<int, true> machine id => somebody is on the way with it */
     private array $underway = [];
 
-    public function __construct(private readonly Container $app, private readonly Knowledge $knowledge, private readonly RegisterMachine $register, private readonly MoveStock $stock, private readonly Hands $hands, private readonly EditJob $edit, private readonly DemoFind $find, private readonly DemoFix $tray)
+    public function __construct(private readonly Container $app, private readonly Knowledge $knowledge, private readonly RegisterMachine $register, private readonly MoveStock $stock, private readonly Hands $hands, private readonly EditJob $edit, private readonly DemoFind $find, private readonly DemoFix $tray, private readonly DemoOrders $orders)
     {
     }
 
@@ -181,24 +181,21 @@ final class DemoShop
         return $machine;
     }
 
+    /** Every third week what ran low is ordered; what was ordered last is still on its way. */
     private function plotDeliveries(DemoClock $clock): void
     {
-        for ($day = self::DAYS - 20; $day > 6; $day -= 21) {
-            $clock->add((int) $this->today->copy()->subDays($day)->setTime(10, 30)->timestamp, $this->delivery());
-        }
-    }
-
-    /** @return Generator<int, Beat> every third week what ran low comes in again */
-    private function delivery(): Generator
-    {
-        yield new Beat('sam', 20);
+        $this->orders->sell();
+        $keep = [];
         foreach (DemoCast::PARTS as $class => $variants) {
-            foreach ($variants as $i => [, , $cost, $keep]) {
-                $part = Part::query()->where('number', self::number($class, $i))->firstOrFail();
-                if ($part->on_hand * 3 < $keep) {
-                    $this->stock->receive($part, $keep - $part->on_hand, (int) round($cost * $this->random->getInt(94, 112) / 100), 'order', $this->people['sam']);
-                }
+            foreach ($variants as $i => $variant) {
+                $keep[self::number($class, $i)] = $variant[3];
             }
+        }
+        for ($day = self::DAYS - 20; $day > 30; $day -= 21) {
+            $clock->add((int) $this->today->copy()->subDays($day)->setTime(10, 30)->timestamp, $this->orders->round($keep, $this->random, $this->people['sam'], true));
+        }
+        foreach ([12, 4] as $day) {
+            $clock->add((int) $this->today->copy()->subDays($day)->setTime(10, 30)->timestamp, $this->orders->round($keep, $this->random, $this->people['sam'], false));
         }
     }
 

@@ -20,7 +20,7 @@
   const places = [
     { name: 'Bench', path: '/' as const, also: ['/jobs', '/book-in'] },
     { name: 'Machines', path: '/machines' as const, also: ['/look-lists'] },
-    { name: 'Shelf', path: '/shelf' as const, also: [] },
+    { name: 'Shelf', path: '/shelf' as const, also: ['/orders'] },
     { name: 'Guides', path: '/guides' as const, also: [] },
   ];
   const open = (place: (typeof places)[number]): boolean =>

@@ -10,6 +10,7 @@
   import Pick from '@/ui/Pick.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
+  import CoverStrip from './CoverStrip.svelte';
 
   const me = here();
   const client = useQueryClient();
@@ -61,6 +62,10 @@
     </h1>
     <div class="w-72"><Field label="Name, number or bin" bind:value={text} /></div>
     {#if me.person.meetsOwners}<Button onclick={() => (adding = true)}>New part</Button>{/if}
+    <a
+      class="inline-flex min-h-11 items-center rounded-sm border border-action bg-white px-4 font-semibold text-action hover:bg-wash"
+      href={p('/orders')}>What to order</a
+    >
   </div>
   {#if shelf.isError}<p role="alert" class="mt-4 text-out">✕ {shelf.error.message}</p>{/if}
   <table class="mt-3 w-full border-t border-line">
@@ -69,9 +74,10 @@
         <th class="py-1.5 font-normal">Bin</th><th class="font-normal">Part</th><th
           class="font-normal max-md:hidden">Number</th
         ><th class="font-normal max-md:hidden">For</th>
-        <th class="text-right font-normal">On hand</th><th class="text-right font-normal max-md:hidden"
-          >Used in 90 days</th
-        ><th class="text-right font-normal max-md:hidden">Worth</th>
+        <th class="text-right font-normal">On hand</th><th class="pl-4 font-normal max-md:hidden">Lasts</th
+        ><th class="text-right font-normal max-md:hidden">Used in 90 days</th><th
+          class="text-right font-normal max-md:hidden">Worth</th
+        >
       </tr>
     </thead>
     <tbody>
@@ -89,6 +95,9 @@
           <td class="text-right"
             >{#if part.onHand === 0}<span class="bg-out-wash px-1.5 font-semibold text-out">✕ none</span
               >{:else}<span class="fig">{part.onHand}</span>{/if}</td
+          >
+          <td class="pl-4 max-md:hidden"
+            ><CoverStrip weeks={part.coverWeeks} orderAt={part.orderAtWeeks} toOrder={part.toOrder} /></td
           >
           <td class="text-right max-md:hidden"
             ><span class="fig text-quiet">{part.usedLately || '–'}</span></td

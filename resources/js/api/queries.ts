@@ -48,6 +48,12 @@ export const runQuery = (job: number) => ({
     UNDER_WAY.has(query.state.data?.state ?? 'none') ? 1000 : LIVE,
 });
 
+export const ordersQuery = () => ({
+  queryKey: ['orders'],
+  queryFn: () => told(api.GET('/orders')),
+  staleTime: 10_000,
+});
+
 export const guidesQuery = () => ({
   queryKey: ['guides'],
   queryFn: () => told(api.GET('/guides')),

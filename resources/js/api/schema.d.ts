@@ -1092,6 +1092,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["orderIndex"];
+        put?: never;
+        post: operations["orderSend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/orders/{order}/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["orderClose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/orders/{order}/lines/{line}/receipts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["orderReceive"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/papers/{paper}": {
         parameters: {
             query?: never;
@@ -1182,6 +1230,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["shelfMove"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/parts/{number}/supply": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["shelfSupply"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1794,6 +1858,40 @@ export interface components {
             code: string;
             name: string;
         };
+        OrderLineView: {
+            id: number;
+            part: string;
+            name: string;
+            bin: string;
+            packs: number;
+            pack: number;
+            packCostMinor: number;
+            received: number;
+            open: number;
+        };
+        /** @description An order and what of it has come. */
+        OrderView: {
+            id: number;
+            supplier: string;
+            sentAt: string;
+            expectedAt: string;
+            /** @description later than this supplier usually is */
+            late: boolean;
+            closedAt: string | null;
+            closedBecause: string | null;
+            note: string | null;
+            by: string;
+            totalMinor: number;
+            lines: components["schemas"]["OrderLineView"][];
+        };
+        /** @description What to order, and what is on its way. */
+        OrdersView: {
+            proposals: components["schemas"]["ProposalView"][];
+            open: components["schemas"]["OrderView"][];
+            closed: components["schemas"]["OrderView"][];
+            /** @description parts that are bought nowhere yet */
+            unsupplied: number;
+        };
         /** @description A place on a paper. */
         PaperMarkView: {
             id: number;
@@ -1830,6 +1928,7 @@ export interface components {
         PartPageView: {
             part: components["schemas"]["PartView"];
             movements: components["schemas"]["MovementView"][];
+            supply: components["schemas"]["SupplyView"] | null;
         };
         PartView: {
             number: string;
@@ -1841,6 +1940,17 @@ export interface components {
             valueMinor: number;
             /** @description used in the last 90 days */
             usedLately: number;
+            /**
+             * Format: float
+             * @description weeks what is free lasts; null where nothing is asked for, or nobody sells it
+             */
+            coverWeeks: number | null;
+            /**
+             * Format: float
+             * @description weeks the reorder point is worth
+             */
+            orderAtWeeks: number | null;
+            toOrder: boolean;
         };
         /** @description A machine with everything that is known of it. */
         PassportView: {
@@ -1938,6 +2048,37 @@ export interface components {
             note: string | null;
             /** @description address of the photograph */
             photograph: string | null;
+        };
+        /** @description What should be ordered from one supplier. */
+        ProposalView: {
+            supplier: number;
+            name: string;
+            contact: string | null;
+            minimumMinor: number;
+            freightMinor: number;
+            /**
+             * Format: float
+             * @description days it takes, by what it says and what came
+             */
+            leadDays: number;
+            lines: components["schemas"]["ProposedLineView"][];
+        };
+        /** @description A part that should be ordered, and why. */
+        ProposedLineView: {
+            part: string;
+            name: string;
+            suppliersNumber: string | null;
+            packs: number;
+            pack: number;
+            packCostMinor: number;
+            free: number;
+            reorderPoint: number;
+            /** Format: float */
+            risk: number;
+            /** Format: float */
+            coverWeeks: number | null;
+            because: string;
+            waiting: string[];
         };
         /** @description What an instrument read, ready to be shown. */
         ReadView: {
@@ -2174,6 +2315,27 @@ export interface components {
             fitted: string;
             safe: boolean;
             because: string;
+        };
+        /** @description Where a part is bought, and how it stands against what is asked for. */
+        SupplyView: {
+            supplier: string;
+            contact: string | null;
+            saysDays: number;
+            /** Format: float */
+            leadDays: number;
+            number: string | null;
+            pack: number;
+            packCostMinor: number;
+            reserved: number;
+            onOrder: number;
+            reorderPoint: number;
+            orderPacks: number;
+            /** Format: float */
+            risk: number;
+            /** Format: float */
+            demandPerWeek: number;
+            because: string;
+            history: number[];
         };
         SuspectView: {
             fault: string;
@@ -5046,6 +5208,151 @@ export interface operations {
             };
         };
     };
+    orderIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrdersView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    orderSend: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    supplier: number;
+                    packs: {
+                        [key: string]: number;
+                    };
+                    note?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrdersView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    orderClose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                order: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    because: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrdersView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    orderReceive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                order: number;
+                line: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    quantity: number;
+                    packCostMinor?: number | null;
+                    moreIsRight?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrdersView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     paperWithdraw: {
         parameters: {
             query?: never;
@@ -5270,6 +5577,50 @@ export interface operations {
                     quantity: number;
                     unitCostMinor?: number | null;
                     note?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPageView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelfSupply: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    supplier: string;
+                    contact?: string | null;
+                    leadDays: number;
+                    minimumMinor?: number | null;
+                    freightMinor?: number | null;
+                    number?: string | null;
+                    pack: number;
+                    packCostMinor: number;
                 };
             };
         };

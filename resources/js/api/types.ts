@@ -38,4 +38,5 @@ export type Confirmed = Schemas['ConfirmedView'];
 export type WayOut = Schemas['WayOutView'];
 export type Part = Schemas['PartView'];
 export type Movement = Schemas['MovementView'];
+export type Orders = Schemas['OrdersView'];
 export type ScanHit = Schemas['ScanHit'];

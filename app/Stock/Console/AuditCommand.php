@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock\Console;
+
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
+
+/** Says where what is kept of the stock does not agree with its movements. */
+final class AuditCommand extends Command
+{
+    protected $signature = 'odd-bench:audit';
+
+    protected $description = 'Checks that stock, its value, promises and orders agree with the movements';
+
+    private const CHECKS = [
+        'on hand is not the sum of its movements' => <<<'SQL'
+            SELECT p.number AS what, p.on_hand AS kept, coalesce(sum(m.quantity), 0) AS sum
+            FROM parts p LEFT JOIN movements m ON m.part_id = p.id GROUP BY p.id HAVING p.on_hand <> coalesce(sum(m.quantity), 0)
+            SQL,
+        'value is not the sum of its movements' => <<<'SQL'
+            SELECT p.number AS what, p.value_minor AS kept, coalesce(sum(m.value_minor), 0) AS sum
+            FROM parts p LEFT JOIN movements m ON m.part_id = p.id GROUP BY p.id HAVING p.value_minor <> coalesce(sum(m.value_minor), 0)
+            SQL,
+        'worth something with none on hand' => 'SELECT number AS what, value_minor AS kept, 0 AS sum FROM parts WHERE on_hand = 0 AND value_minor <> 0',
+        'promised to a job that is finished' => <<<'SQL'
+            SELECT p.number AS what, r.quantity AS kept, 0 AS sum FROM reservations r JOIN parts p ON p.id = r.part_id JOIN jobs j ON j.id = r.job_id WHERE j.finished_at IS NOT NULL
+            SQL,
+        'received on an order is not the sum of its receipts' => <<<'SQL'
+            SELECT 'order ' || l.order_id || ', ' || p.number AS what, l.received AS kept, coalesce(sum(m.quantity), 0) AS sum
+            FROM order_lines l JOIN parts p ON p.id = l.part_id LEFT JOIN movements m ON m.order_line_id = l.id GROUP BY l.id, p.number HAVING l.received <> coalesce(sum(m.quantity), 0)
+            SQL,
+    ];
+
+    public function handle(): int
+    {
+        $wrong = 0;
+        foreach (self::CHECKS as $name => $sql) {
+            foreach (DB::select($sql) as $row) {
+                $wrong++;
+                $this->error("{$row->what}: {$name}: {$row->kept} is kept, {$row->sum} it should be.");
+            }
+        }
+        $this->line($wrong === 0 ? sprintf('%d parts, %d movements: all of it agrees.', DB::table('parts')->count(), DB::table('movements')->count()) : "{$wrong} do not agree.");
+
+        return $wrong === 0 ? self::SUCCESS : self::FAILURE;
+    }
+}

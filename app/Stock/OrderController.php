@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock;
+
+use App\Api\Refused;
+use App\Shop\Here;
+use App\Shop\Setting;
+use Illuminate\Support\Facades\Gate;
+use Symfony\Component\HttpFoundation\Response;
+
+final readonly class OrderController
+{
+    public function __construct(private OrdersQuery $orders, private KeepOrders $keep)
+    {
+    }
+
+    public function index(): OrdersView
+    {
+        return $this->orders->all();
+    }
+
+    public function send(SendOrderRequest $request): OrdersView
+    {
+        Gate::authorize('move', Part::class);
+        $supplier = Supplier::query()->find($request->integer('supplier')) ?? throw Refused::notFound('supplier', 'There is no such supplier.');
+        $this->keep->send($supplier, $request->packs(), $request->words('note'), Here::person());
+
+        return $this->orders->all();
+    }
+
+    public function receive(int $order, int $line, ReceiveRequest $request): OrdersView
+    {
+        Gate::authorize('move', Part::class);
+        $found = OrderLine::query()->where('order_id', $order)->findOrFail($line);
+        $this->keep->receive($found, $request->integer('quantity'), $request->wholeOrNull('packCostMinor'), $request->boolean('moreIsRight'), Here::person());
+
+        return $this->orders->all();
+    }
+
+    public function close(int $order, CloseOrderRequest $request): OrdersView
+    {
+        Gate::authorize('move', Part::class);
+        $this->keep->close(Order::query()->findOrFail($order), $request->string('because')->trim()->toString());
+
+        return $this->orders->all();
+    }
+
+    /** The order as a table to send. */
+    public function csv(int $order): Response
+    {
+        $found = Order::query()->with(['lines.part', 'supplier'])->findOrFail($order);
+        $out = fopen('php://temp', 'r+');
+        if ($out === false) {
+            throw Refused::because('order', 'The table could not be written.');
+        }
+        $numbers = Supply::query()->where('supplier_id', $found->supplier_id)->whereIn('part_id', $found->lines->pluck('part_id'))->pluck('number', 'part_id');
+        fputcsv($out, ['your number', 'our number', 'name', 'packs', 'pieces in a pack', 'pack cost '.Setting::text('currency')], ',', '"', '');
+        foreach ($found->lines as $line) {
+            fputcsv($out, array_map(self::plain(...), [(string) ($numbers[$line->part_id] ?? ''), $line->part->number, $line->part->name, (string) $line->packs, (string) $line->pack, number_format($line->pack_cost_minor / 100, 2, '.', '')]), ',', '"', '');
+        }
+        rewind($out);
+
+        return response("\u{FEFF}".stream_get_contents($out), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"order-{$found->id}.csv\""]);
+    }
+
+    /** A spreadsheet takes what begins so for a formula. */
+    private static function plain(string $cell): string
+    {
+        return preg_match('/^[=+\-@\t\r]/', $cell) === 1 ? "'{$cell}" : $cell;
+    }
+}

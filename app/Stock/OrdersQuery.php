@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock;
+
+use App\Shop\Setting;
+use Illuminate\Support\Collection;
+
+/** Gathers the order page. */
+final readonly class OrdersQuery
+{
+    private const CLOSED = 8;
+
+    public function __construct(private ReorderQuery $reorder)
+    {
+    }
+
+    public function all(): OrdersView
+    {
+        $with = ['supplier', 'person', 'lines.part'];
+
+        return new OrdersView(
+            $this->proposals(),
+            array_values(Order::query()->with($with)->whereNull('closed_at')->orderBy('id')->get()->map(OrderView::of(...))->all()),
+            array_values(Order::query()->with($with)->whereNotNull('closed_at')->orderByDesc('closed_at')->limit(self::CLOSED)->get()->map(OrderView::of(...))->all()),
+            Part::query()->whereNotIn('id', Supply::query()->select('part_id'))->count(),
+        );
+    }
+
+    /** @return list<ProposalView> */
+    private function proposals(): array
+    {
+        $judged = $this->reorder->of(null, Setting::benchMinuteMinor())->filter(static fn (Judged $j): bool => $j->whole('order_packs') > 0);
+        $waiting = Reservation::query()->with('job.machine')->whereIn('part_id', $judged->keys())->get()->groupBy('part_id');
+
+        return array_values($judged->groupBy(static fn (Judged $j): int => $j->supply->supplier_id)->map(function (Collection $all) use ($waiting): ProposalView {
+            /** @var Collection<int, Judged> $all */
+            $first = $all->firstOrFail();
+            $supplier = $first->supply->supplier;
+            $lines = $all->map(static fn (Judged $j): ProposedLineView => self::line($j, $waiting->get($j->supply->part_id)))->sortBy([static fn (ProposedLineView $a, ProposedLineView $b): int => [$b->waiting !== [], $b->risk, $a->name] <=> [$a->waiting !== [], $a->risk, $b->name]]);
+
+            return new ProposalView($supplier->id, $supplier->name, $supplier->contact, $supplier->minimum_minor, $supplier->freight_minor, round($first->lead->meanDays, 1), array_values($lines->all()));
+        })->sortBy('name')->all());
+    }
+
+    /** @param  Collection<int, Reservation>|null  $waiting */
+    private static function line(Judged $j, ?Collection $waiting): ProposedLineView
+    {
+        $short = $j->supply->part->on_hand < $j->reserved;
+
+        return new ProposedLineView(
+            $j->supply->part->number, $j->supply->part->name, $j->supply->number, $j->whole('order_packs'), $j->supply->pack, $j->supply->pack_cost_minor, $j->whole('free'), $j->whole('reorder_point'),
+            round($j->number('stockout_probability') ?? 0.0, 4), $j->number('cover_weeks'), $j->because(),
+            $short && $waiting !== null ? array_values($waiting->map(static fn (Reservation $r): string => $r->job->machine->tag)->unique()->all()) : [],
+        );
+    }
+}
