@@ -9,14 +9,19 @@
 </script>
 
 {#if weeks !== null}
-  <span
-    class="relative block h-3 w-28 bg-line"
-    role="img"
-    aria-label="lasts {shown} weeks{toOrder ? ', to be ordered' : ''}"
+  <span class="flex items-center gap-2"
+    ><span
+      class="relative block h-3 w-24 bg-line"
+      role="img"
+      aria-label="lasts {shown} weeks{toOrder ? ', to be ordered' : ''}"
+    >
+      <span
+        class={['absolute inset-y-0 left-0', toOrder ? 'bg-out' : 'bg-well']}
+        style="width: {share(weeks)}"
+      ></span>
+      {#if orderAt !== null}<span class="absolute -inset-y-0.5 w-0.5 bg-ink" style="left: {share(orderAt)}"
+        ></span>{/if}
+    </span>
+    <span class="text-sm text-quiet" aria-hidden="true"><span class="fig">{shown}</span> weeks</span></span
   >
-    <span class={['absolute inset-y-0 left-0', toOrder ? 'bg-out' : 'bg-well']} style="width: {share(weeks)}"
-    ></span>
-    {#if orderAt !== null}<span class="absolute -inset-y-0.5 w-0.5 bg-ink" style="left: {share(orderAt)}"
-      ></span>{/if}
-  </span>
 {/if}
