@@ -11,6 +11,7 @@
   import Problem from '@/ui/Problem.svelte';
   import Tag from '@/ui/Tag.svelte';
   import { Work } from '@/ui/work.svelte';
+  import Bought from './Bought.svelte';
 
   const me = here();
   const client = useQueryClient();
@@ -69,6 +70,7 @@
         <span class="fig font-semibold">{it.onHand}</span> on hand
         <span class="text-quiet">· worth <span class="fig">{money(it.valueMinor, me.currency)}</span></span>
       </p>
+      <Bought page={part.data} />
       <h2 class="rule-below mt-5 pb-1.5">Movements</h2>
       <table class="w-full">
         <tbody>

@@ -38,5 +38,6 @@ export type Confirmed = Schemas['ConfirmedView'];
 export type WayOut = Schemas['WayOutView'];
 export type Part = Schemas['PartView'];
 export type Movement = Schemas['MovementView'];
+export type PartPage = Schemas['PartPageView'];
 export type Orders = Schemas['OrdersView'];
 export type ScanHit = Schemas['ScanHit'];
