@@ -94,7 +94,8 @@ final readonly class DemoFix
      */
     public function setTheTray(Carbon $today, array $people): void
     {
-        foreach (Machine::query()->where('held_as', 'farm')->orderByDesc('id')->limit(2)->get() as $machine) {
+        // none that is on the bench: it might be open already
+        foreach (Machine::query()->where('held_as', 'farm')->whereDoesntHave('openJob')->orderByDesc('id')->limit(2)->get() as $machine) {
             $this->warranty->note($machine, 'seller', $today->copy()->addMonths(5)->toDateString(), 'invoice in the blue folder');
         }
         // the demo’s simulated printers stand in for those at Prove
