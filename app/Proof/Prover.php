@@ -41,10 +41,10 @@ final class Prover
     public function __construct(private readonly ProofRun $row, Plan $plan, private readonly CountRun $count)
     {
         $this->earlier = $row->results;
-        $this->run = new Run($plan);
         $this->began = microtime(true);
         // time runs on from what was measured before a restart
         $this->speed = max(1.0, (float) config('odd-bench.prover_speed'));
+        $this->run = new Run($plan, max(1.0, $this->speed / 4));
         $this->zero = microtime(true) - 60 * (1 + (int) (DB::table('proof_samples')->where('proof_run_id', $row->id)->max('minute') ?? -1)) / $this->speed;
         $machine = $row->job->machine;
         $socket = @stream_socket_client("tcp://{$machine->printer_host}:{$machine->printer_port}", $code, $message, self::CONNECT_S, STREAM_CLIENT_CONNECT | STREAM_CLIENT_ASYNC_CONNECT);

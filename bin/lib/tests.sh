@@ -20,7 +20,7 @@ command_test() {
   test_clean
   trap test_clean EXIT
   unset WEB_PORT DB_PORT
-  WANT_PORT="$(free_port 8520)" WANT_DB_PORT="$(free_port 8531)" PG_FSYNC=off PROVER_SPEED=40
+  WANT_PORT="$(free_port 8520)" WANT_DB_PORT="$(free_port 8531)" PG_FSYNC=off PROVER_SPEED=20
   services_up 8520 8531
   if [ "$only" != browser ]; then loud "PHPUnit" test_php; fi
   if [ "$only" != php ]; then
@@ -34,13 +34,13 @@ command_test() {
   say "All checks passed."
 }
 
-# two simulated printers at forty times their speed: a sound one and one without runaway protection
+# two simulated printers at twenty times their speed: a sound one and one without runaway protection
 test_rigs() {
   RIG_WELL="$(free_port 8651)"
-  php artisan odd-bench:rig --port "$RIG_WELL" --speed 40 >/dev/null 2>&1 &
+  php artisan odd-bench:rig --port "$RIG_WELL" --speed 20 >/dev/null 2>&1 &
   TEST_RIGS="$!"
   RIG_BAD="$(free_port "$((RIG_WELL + 1))")"
-  php artisan odd-bench:rig --port "$RIG_BAD" --speed 40 --fault no-runaway-protection >/dev/null 2>&1 &
+  php artisan odd-bench:rig --port "$RIG_BAD" --speed 20 --fault no-runaway-protection >/dev/null 2>&1 &
   TEST_RIGS="$TEST_RIGS $!"
 }
 

@@ -46,15 +46,16 @@ async function begin(page: Page, port: string): Promise<void> {
 
 test('a repaired machine proves itself on the printer, and its ladder fills', async ({ page }) => {
   test.skip(!well, 'needs a simulated printer at speed');
+  test.setTimeout(420_000);
   await enterAs(page, 'Bo Lindqvist');
   await atProve(page);
   await begin(page, well ?? '');
   await expect(page.getByRole('img', { name: /^Hot end \d+ of \d+ degrees/ })).toBeVisible();
   await hasNoBarriers(page, 'proof run');
   // measured by hand meanwhile: the ladder opens the next stage
-  await page.getByRole('textbox', { name: /^Measured \(97 to 103/ }).fill('100', { timeout: 60_000 });
+  await page.getByRole('textbox', { name: /^Measured \(97 to 103/ }).fill('100', { timeout: 90_000 });
   await page.getByRole('button', { name: 'Write it down' }).click();
-  await expect(page.getByText(/Is the air on\?/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/Is the air on\?/)).toBeVisible({ timeout: 90_000 });
   await page.reload();
   await expect(page.getByText(/Is the air on\?/)).toBeVisible();
   await air(well ?? '', 'hotend');
@@ -62,32 +63,33 @@ test('a repaired machine proves itself on the printer, and its ladder fills', as
     .getByRole('button', { name: 'it is on' })
     .click({ timeout: 5000 })
     .catch(() => undefined);
-  await expect(page.getByText('Take the cool air away.')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('Take the cool air away.')).toBeVisible({ timeout: 90_000 });
   await air(well ?? '', 'off');
   await page.getByRole('button', { name: 'it is away' }).click();
   const stages = page.getByRole('list', { name: 'Stages of the run' });
-  await expect(stages.getByText(/stopped/).first()).toBeVisible({ timeout: 20_000 });
-  await page.getByRole('button', { name: 'straight' }).click({ timeout: 60_000 });
+  await expect(stages.getByText(/stopped/).first()).toBeVisible({ timeout: 40_000 });
+  await page.getByRole('button', { name: 'straight' }).click({ timeout: 90_000 });
   for (const question of [/Look at the layer/, /Look at the print/]) {
-    await expect(page.getByText(question)).toBeVisible({ timeout: 120_000 });
+    await expect(page.getByText(question)).toBeVisible({ timeout: 180_000 });
     await page.getByRole('button', { name: 'good', exact: true }).click();
   }
-  await expect(page.getByText('✓ All of it passed')).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText('✓ All of it passed')).toBeVisible({ timeout: 40_000 });
   await expect(page.getByRole('button', { name: 'Passed: Repeat the complaint' })).toBeVisible();
   await fitsAcross(page);
 });
 
 test('a machine without runaway protection goes back to Find with a red tag', async ({ page }) => {
   test.skip(!bad, 'needs a simulated printer at speed');
+  test.setTimeout(420_000);
   await enterAs(page, 'Imre Vasalo');
   await atProve(page);
   await begin(page, bad ?? '');
-  await expect(page.getByText(/Is the air on\?/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/Is the air on\?/)).toBeVisible({ timeout: 90_000 });
   await air(bad ?? '', 'hotend');
   await page.getByRole('button', { name: 'it is on' }).click();
-  await page.getByRole('button', { name: 'it is away' }).click({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'it is away' }).click({ timeout: 90_000 });
   await air(bad ?? '', 'off');
-  await expect(page.getByRole('button', { name: 'Take it back to Find' })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('button', { name: 'Take it back to Find' })).toBeVisible({ timeout: 40_000 });
   await hasNoBarriers(page, 'failed run');
   await page.getByRole('button', { name: 'Take it back to Find' }).click();
   await station(page, 'Find');

@@ -57,7 +57,8 @@ final class Run
     /** @var list<string> stages still to do */
     private array $left;
 
-    public function __construct(public readonly Plan $plan)
+    /** @param  float  $patience  how many times longer than usual the printer may be silent: a simulated one that runs fast stands still with its computer */
+    public function __construct(public readonly Plan $plan, private readonly float $patience = 1.0)
     {
         $this->log = new Log;
         $this->reader = new LineReader;
@@ -101,7 +102,7 @@ final class Run
         if (! $this->runs()) {
             return;
         }
-        if ($t - $this->heardAt > self::SILENT_S && $this->state === 'running') {
+        if ($t - $this->heardAt > $this->patience * self::SILENT_S && $this->state === 'running') {
             $this->end('lost', sprintf('The printer has said nothing for %.0f s.', $t - $this->heardAt));
 
             return;
@@ -109,8 +110,8 @@ final class Run
         $want = $this->want;
         if ($want?->kind === 'time' && $t - $this->wantedSince >= $want->within) {
             $this->goOn(null);
-        } elseif ($want?->kind === 'answer' && $t - $this->wantedSince > $want->within) {
-            if ($this->stage === null || $t - $this->heardAt > $want->within) {
+        } elseif ($want?->kind === 'answer' && $t - $this->wantedSince > $this->patience * $want->within) {
+            if ($this->stage === null || $t - $this->heardAt > $this->patience * $want->within) {
                 // it says nothing else either: that is the link, not the machine
                 $this->end('lost', sprintf('The printer has said nothing for %.0f s.', $t - $this->heardAt));
             } else {
