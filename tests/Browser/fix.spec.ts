@@ -165,6 +165,7 @@ test('guides, papers and a rail that is turned once', async ({ page }) => {
   await page.keyboard.press('g');
   await page.keyboard.press('u');
   await page.getByLabel('A word of it').fill('nozzle hot');
+  await expect(page.getByText('Change a screwed nozzle, hot').first()).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Change a screwed nozzle, hot' })).toBeVisible();
   await expect(page.getByText('heater off, still hot').first()).toBeVisible();
