@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Diagnosis;
 
+use App\Api\Csv;
 use App\Intake\Job;
 use App\Intake\JobView;
 use App\Intake\ShowJob;
@@ -67,23 +68,11 @@ final readonly class TrialController
     {
         $found = Job::query()->with('machine')->findOrFail($job);
         $view = $this->index($job);
-        $file = fopen('php://temp', 'r+');
-        if ($file === false) {
-            abort(500);
-        }
-        $put = static fn (array $row) => fputcsv($file, $row, ',', '"', '', "\r\n");
-        $put(['trial', ...$view->settings, 'rating', 'stopped', 'band_from_mm', 'band_to_mm', 'changed', 'note', 'by', 'at']);
+        $rows = [['trial', ...$view->settings, 'rating', 'stopped', 'band_from_mm', 'band_to_mm', 'changed', 'note', 'by', 'at']];
         foreach ($view->trials as $t) {
-            $put([$t->number, ...array_map(static fn (string $name): string => self::cell($t->settings[$name] ?? ''), $view->settings), $t->rating, $t->stopped ? 'yes' : 'no', $t->bandFromMm, $t->bandToMm, implode(' ', $t->changed), self::cell($t->note ?? ''), $t->by, $t->at]);
+            $rows[] = [$t->number, ...array_map(static fn (string $name): float|int|string => $t->settings[$name] ?? '', $view->settings), $t->rating, $t->stopped ? 'yes' : 'no', $t->bandFromMm, $t->bandToMm, implode(' ', $t->changed), $t->note ?? '', $t->by, $t->at];
         }
-        rewind($file);
 
-        return response((string) stream_get_contents($file), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"trials-{$found->machine->tag}-{$found->id}.csv\""]);
-    }
-
-    /** Words that a spreadsheet would take for a formula are marked as words. */
-    private static function cell(float|int|string $value): string
-    {
-        return is_string($value) && preg_match('/^[=+\-@\t\r]/', $value) === 1 ? "'{$value}" : (string) $value;
+        return Csv::file("trials-{$found->machine->tag}-{$found->id}", $rows, marked: false);
     }
 }

@@ -131,6 +131,6 @@ final readonly class PassportQuery
 
     private function runs(Job $job, Machine $machine): bool
     {
-        return Comebacks::warranty($job->release)?->covers(now()->setTimezone(Setting::text('zone'))->toDateString(), $machine->hoursRun()) ?? false;
+        return Comebacks::warranty($job->release)?->covers(Setting::today(), $machine->hoursRun()) ?? false;
     }
 }

@@ -45,7 +45,7 @@ final readonly class ControlRun
             if (ProofRun::query()->whereNull('ended_at')->whereHas('job.machine', static fn ($q) => $q->where(['printer_host' => $host, 'printer_port' => $port]))->exists()) {
                 throw Refused::because('port', 'Another machine’s run speaks with the printer at this address now. Is the address right?');
             }
-            $job->load(['mends', 'movements', 'takenOff.back', 'railTurns', 'proofResults', 'machine']);
+            $job->load(OwedQuery::NEEDS);
             $passed = $this->owed->passed($job);
             $plan = $this->owed->plan($job);
             if ($plan->openStage($passed) === Stage::Cold) {

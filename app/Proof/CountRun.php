@@ -24,7 +24,7 @@ final readonly class CountRun
         }
         for ($again = true; $again;) {
             $again = false;
-            $job->load(['mends', 'movements', 'takenOff.back', 'railTurns', 'proofResults', 'machine']);
+            $job->load(OwedQuery::NEEDS);
             foreach ($this->owed->plan($job)->missing($this->owed->passed($job)) as $owed) {
                 $result = $run->results[StageProofs::SHOWS[$owed->proof->code] ?? ''] ?? null;
                 if ($result === null || ! $result['passed'] || ($owed->proof->unit !== null && $result['value'] === null)) {

@@ -19,6 +19,9 @@ use OddBench\Proof\ProofPlan;
 /** Which proofs a job owes, and which stand: a proof is owed again when later work touched what it proves. */
 final readonly class OwedQuery
 {
+    /** What of a job is read here. */
+    public const NEEDS = ['mends', 'movements', 'takenOff.back', 'railTurns', 'proofResults', 'machine'];
+
     public function __construct(private Knowledge $knowledge)
     {
     }

@@ -43,7 +43,7 @@ final readonly class RecordProof
         }
 
         return $this->record->write($job, $by, null, function (Job $job) use ($code, $value, $passed, $by, $evidence): Said {
-            $job->load(['mends', 'movements', 'takenOff.back', 'railTurns', 'proofResults', 'machine.redTag']);
+            $job->load([...OwedQuery::NEEDS, 'machine.redTag']);
             $owed = $this->open($job, $code);
             [$value, $ok] = $this->judge($owed, $value, $passed);
             ProofResult::query()->create(['job_id' => $job->id, 'proof' => $code, 'passed' => $ok, 'value' => $value, 'unit' => $value === null ? null : $owed->proof->unit, 'note' => $evidence->note, 'photograph_id' => $evidence->photograph, 'log' => $evidence->log, 'person_id' => $by->id, 'at' => now()]);
@@ -68,7 +68,7 @@ final readonly class RecordProof
         }
 
         return $this->record->write($job, $by, null, function (Job $job) use ($code, $because, $by): Said {
-            $job->load(['mends', 'movements', 'takenOff.back', 'railTurns', 'proofResults', 'machine.redTag']);
+            $job->load([...OwedQuery::NEEDS, 'machine.redTag']);
             $owed = $this->open($job, $code);
             ProofResult::query()->create(['job_id' => $job->id, 'proof' => $code, 'passed' => true, 'waived_because' => $because, 'person_id' => $by->id, 'at' => now()]);
 

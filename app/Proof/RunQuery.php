@@ -56,7 +56,7 @@ final readonly class RunQuery
         if ($job->station !== Station::Proof) {
             return [];
         }
-        $job->loadMissing(['mends', 'movements', 'takenOff.back', 'railTurns', 'proofResults']);
+        $job->loadMissing(OwedQuery::NEEDS);
 
         return array_map(static fn (string $stage): StageOfferView => new StageOfferView($stage, StageProofs::NAMES[$stage], Plan::about($stage), in_array($stage, Plan::ALWAYS, true)), StageProofs::owed($this->owed->plan($job), $this->owed->passed($job)));
     }

@@ -15,7 +15,7 @@ final class Comebacks
     /** The job whose mend of this fault is still stood for; nothing when there is none. */
     public function of(Machine $machine, string $fault): ?Job
     {
-        $today = now()->setTimezone(Setting::text('zone'))->toDateString();
+        $today = Setting::today();
         $jobs = Job::query()->with('release')->where('machine_id', $machine->id)
             ->whereHas('release', static fn ($q) => $q->where('warranty_until', '>=', $today))
             ->whereHas('confirmed', static fn ($q) => $q->where('fault', $fault))

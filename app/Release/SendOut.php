@@ -64,7 +64,7 @@ final readonly class SendOut
     {
         $condition = $to === Destination::Sale ? $this->sheet->condition($job, $terms->shortcomings) : null;
         $condition = $terms->grade === null ? $condition : $condition?->loweredTo($terms->grade, $terms->gradeBecause);
-        $warranty = $to->runsAgain() ? RepairWarranty::from(now()->setTimezone(Setting::text('zone'))->toDateString(), $terms->warrantyDays, $terms->warrantyHours, $job->machine->hoursRun()) : null;
+        $warranty = $to->runsAgain() ? RepairWarranty::from(Setting::today(), $terms->warrantyDays, $terms->warrantyHours, $job->machine->hoursRun()) : null;
         Release::query()->create([
             'job_id' => $job->id, 'destination' => $to->value, 'note' => $terms->note, 'danger' => $terms->danger, 'price_minor' => $terms->priceMinor,
             'sheet' => $this->sheet->of($job->loadMissing('movements.part'), $to, false, $warranty, $condition, $terms->note, $terms->danger)?->toArray(),

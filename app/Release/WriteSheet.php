@@ -60,7 +60,7 @@ final readonly class WriteSheet
             serial: $job->machine->serial,
             hours: $job->machine->hoursRun(),
             cameIn: self::day($job->opened_at),
-            signedOut: $draft ? null : self::day(Carbon::now()),
+            signedOut: $draft ? null : Setting::today(),
             complaint: $kind === 'condition' ? '' : $job->complaint,
             found: $names(false) !== [] ? $names(false) : ($job->find_passed_because === null ? [] : [$job->find_passed_because]),
             done: array_values($job->mends->map(static fn (Mend $m): string => $m->done)->all()),

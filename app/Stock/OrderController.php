@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
+use App\Api\Csv;
 use App\Api\Refused;
 use App\Shop\Here;
 use App\Shop\Setting;
@@ -51,23 +52,13 @@ final readonly class OrderController
     public function csv(int $order): Response
     {
         $found = Order::query()->with(['lines.part', 'supplier'])->findOrFail($order);
-        $out = fopen('php://temp', 'r+');
-        if ($out === false) {
-            throw Refused::because('order', 'The table could not be written.');
-        }
         $numbers = Supply::query()->where('supplier_id', $found->supplier_id)->whereIn('part_id', $found->lines->pluck('part_id'))->pluck('number', 'part_id');
-        fputcsv($out, ['your number', 'our number', 'name', 'packs', 'pieces in a pack', 'pack cost '.Setting::text('currency')], ',', '"', '');
+        $rows = [['your number', 'our number', 'name', 'packs', 'pieces in a pack', 'pack cost '.Setting::text('currency')]];
         foreach ($found->lines as $line) {
-            fputcsv($out, array_map(self::plain(...), [(string) ($numbers[$line->part_id] ?? ''), $line->part->number, $line->part->name, (string) $line->packs, (string) $line->pack, number_format($line->pack_cost_minor / 100, 2, '.', '')]), ',', '"', '');
+            $number = $numbers[$line->part_id] ?? '';
+            $rows[] = [is_string($number) ? $number : '', $line->part->number, $line->part->name, $line->packs, $line->pack, number_format($line->pack_cost_minor / 100, 2, '.', '')];
         }
-        rewind($out);
 
-        return response("\u{FEFF}".stream_get_contents($out), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"order-{$found->id}.csv\""]);
-    }
-
-    /** A spreadsheet takes what begins so for a formula. */
-    private static function plain(string $cell): string
-    {
-        return preg_match('/^[=+\-@\t\r]/', $cell) === 1 ? "'{$cell}" : $cell;
+        return Csv::file("order-{$found->id}", $rows, marked: true);
     }
 }

@@ -274,7 +274,7 @@ final class DemoJob
     private function proofs(DemoPlot $plot, DemoTruth $truth, string $who): Generator
     {
         for ($tries = 0; $tries < 60; $tries++) {
-            $job = $this->job->refresh()->load(['mends', 'movements', 'takenOff.back', 'railTurns', 'proofResults', 'machine']);
+            $job = $this->job->refresh()->load(\App\Proof\OwedQuery::NEEDS);
             $missing = $this->owed->plan($job)->missing($this->owed->passed($job));
             if ($missing === []) {
                 return;

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api;
+
+use RuntimeException;
+use Symfony\Component\HttpFoundation\Response;
+
+/** A table to keep or send: UTF-8, commas, and no words a spreadsheet would take for a formula. */
+final class Csv
+{
+    /**
+     * @param  list<list<float|int|string|null>>  $rows  the head first
+     * @param  bool  $marked  begins with the mark by which spreadsheets know UTF-8
+     */
+    public static function file(string $name, array $rows, bool $marked): Response
+    {
+        $file = fopen('php://temp', 'r+');
+        if ($file === false) {
+            throw new RuntimeException('No room for a table.');
+        }
+        foreach ($rows as $row) {
+            fputcsv($file, array_map(self::cell(...), $row), ',', '"', '', "\r\n");
+        }
+        rewind($file);
+
+        return response(($marked ? "\u{FEFF}" : '').stream_get_contents($file), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}.csv\""]);
+    }
+
+    /** Words that would be a formula are marked as words; numbers stay numbers. */
+    private static function cell(float|int|string|null $value): float|int|string|null
+    {
+        return is_string($value) && preg_match('/^[=+\-@\t\r]/', $value) === 1 ? "'{$value}" : $value;
+    }
+}
