@@ -36,4 +36,14 @@ final readonly class Want
     {
         return new self('person', $question, INF, $choices);
     }
+
+    /**
+     * What a stage that wanted an answer got.
+     *
+     * @return list<string>
+     */
+    public static function lines(mixed $got): array
+    {
+        return is_array($got) ? array_values(array_filter($got, is_string(...))) : [];
+    }
 }
