@@ -10,13 +10,14 @@ use OddBench\Rig\Printer;
 /** Brings a run and a simulated printer together on virtual time, and answers as somebody who stands beside it would. */
 final class Bystander
 {
-    private float $t = 0.0;
+    private float $t;
 
     /** Everything that went to the printer. */
     public string $sent = '';
 
-    public function __construct(public readonly Run $run, public readonly Printer $printer, private readonly float $step = 0.5)
+    public function __construct(public readonly Run $run, public readonly Printer $printer, private readonly float $step = 0.5, float $began = 0.0)
     {
+        $this->t = $began;
     }
 
     /** @param  (callable(float): bool)|null  $until  true to stop looking on */

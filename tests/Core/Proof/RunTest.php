@@ -342,6 +342,21 @@ final class RunTest extends TestCase
         self::assertSame('fails-after-hours', $creeps->results['long']['finding']);
     }
 
+    public function test_a_runner_started_anew_watches_the_print_that_went_on_without_it(): void
+    {
+        $printer = $this->printer([]);
+        $first = new Run(new Plan(['identify', 'homing', 'print']));
+        $side = new Bystander($first, $printer);
+        $side->watch(until: static fn (float $t): bool => str_contains((string) $first->want?->text, 'M27'));
+        self::assertTrue($first->runs());
+
+        $second = new Run(new Plan(['print'], resumes: true));
+        $anew = new Bystander($second, $printer, began: $side->now());
+        self::assertSame('passed', $anew->watch(), $second->said);
+        self::assertStringNotContainsString('M28', $anew->sent, 'nothing is written over');
+        self::assertStringNotContainsString('M24', $anew->sent);
+    }
+
     public function test_stop_in_a_print_stops_the_print(): void
     {
         $run = new Run(new Plan(['identify', 'homing', 'print']));
