@@ -25,7 +25,11 @@ use App\Safety\SafetyController;
 use App\Shop\ScanController;
 use App\Shop\SessionController;
 use App\Stock\OrderController;
+use App\Stock\PartController;
 use App\Stock\ShelfController;
+use App\Stock\SpoolController;
+use App\Stock\StockFileController;
+use App\Stock\StocktakeController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('session', [SessionController::class, 'show']);
@@ -53,10 +57,40 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
 
     Route::get('parts', [ShelfController::class, 'index']);
     Route::post('parts', [ShelfController::class, 'store']);
-    Route::get('parts/{number}', [ShelfController::class, 'show']);
-    Route::post('parts/{number}/movements', [ShelfController::class, 'move']);
-
-    Route::put('parts/{number}/supply', [ShelfController::class, 'supply']);
+    Route::prefix('parts/{number}')->whereNumber('movement')->group(function (): void {
+        Route::get('', [PartController::class, 'show']);
+        Route::patch('', [PartController::class, 'update']);
+        Route::post('movements', [ShelfController::class, 'move']);
+        Route::put('supply', [PartController::class, 'supply']);
+        Route::post('substitutes', [PartController::class, 'substitute']);
+        Route::delete('substitutes/{other}', [PartController::class, 'noSubstitute']);
+        Route::put('successor', [PartController::class, 'succeed']);
+        Route::post('photograph', [PartController::class, 'photograph']);
+        Route::post('promises', [PartController::class, 'promise']);
+        Route::put('movements/{movement}/bad-batch', [PartController::class, 'flag']);
+        Route::delete('movements/{movement}/bad-batch', [PartController::class, 'lift']);
+        Route::put('recipe', [PartController::class, 'recipe']);
+        Route::post('recipe/file', [PartController::class, 'recipeFile']);
+        Route::post('made', [PartController::class, 'made']);
+    });
+    Route::get('donors', [ShelfController::class, 'donors']);
+    Route::post('donors/{tag}/parts', [ShelfController::class, 'salvage']);
+    Route::get('stocktakes', [StocktakeController::class, 'index']);
+    Route::post('stocktakes', [StocktakeController::class, 'start']);
+    Route::post('stocktakes/{stocktake}/end', [StocktakeController::class, 'end'])->whereNumber('stocktake');
+    Route::prefix('stocktakes/{stocktake}/bins/{bin}')->whereNumber('stocktake')->group(function (): void {
+        Route::get('', [StocktakeController::class, 'sheet']);
+        Route::put('', [StocktakeController::class, 'open']);
+        Route::post('counts', [StocktakeController::class, 'count']);
+        Route::post('done', [StocktakeController::class, 'done']);
+    });
+    Route::get('spools', [SpoolController::class, 'index']);
+    Route::post('spools', [SpoolController::class, 'store']);
+    Route::post('spools/{code}/events', [SpoolController::class, 'event']);
+    Route::get('stock-files', [StockFileController::class, 'index']);
+    Route::get('stock-files/{file}', [StockFileController::class, 'show'])->whereNumber('file');
+    Route::post('stock-files/{file}/apply', [StockFileController::class, 'apply'])->whereNumber('file');
+    Route::post('stock-files/{kind}', [StockFileController::class, 'store']);
     Route::get('orders', [OrderController::class, 'index']);
     Route::post('orders', [OrderController::class, 'send']);
     Route::post('orders/{order}/lines/{line}/receipts', [OrderController::class, 'receive'])->whereNumber(['order', 'line']);
@@ -87,6 +121,7 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
 
         Route::get('diagnosis', [DiagnosisController::class, 'show']);
         Route::post('look-lists', [LookListController::class, 'open']);
+        Route::post('spool', [SpoolController::class, 'inJob']);
         Route::post('findings', [DiagnosisController::class, 'record']);
         Route::get('instruments/{name}', [InstrumentController::class, 'compare']);
         Route::post('instruments/{name}', [InstrumentController::class, 'take']);

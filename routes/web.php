@@ -8,6 +8,8 @@ use App\Machines\PaperController;
 use App\Proof\PrintController;
 use App\Release\SheetController;
 use App\Stock\OrderController;
+use App\Stock\PartController;
+use App\Stock\StockFileController;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use OddBench\Proof\Prints\ProofPrint;
@@ -26,6 +28,10 @@ Route::middleware('auth')->prefix('files')->group(function (): void {
     Route::get('jobs/{job}/{print}.gcode', [PrintController::class, 'print'])->whereNumber('job')->whereIn('print', array_column(ProofPrint::cases(), 'value'));
     Route::get('jobs/{job}/sheet.pdf', [SheetController::class, 'ofJob'])->whereNumber('job');
     Route::get('orders/{order}.csv', [OrderController::class, 'csv'])->whereNumber('order');
+    Route::get('orders/{order}.pdf', [OrderController::class, 'pdf'])->whereNumber('order');
+    Route::get('parts/{number}.jpg', [PartController::class, 'picture']);
+    Route::get('parts/{number}/file', [PartController::class, 'download']);
+    Route::get('stock/{kind}.csv', [StockFileController::class, 'out']);
     Route::get('jobs/{job}/trials.csv', [TrialController::class, 'csv'])->whereNumber('job');
 });
 

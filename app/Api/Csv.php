@@ -6,6 +6,7 @@ namespace App\Api;
 
 use RuntimeException;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** A table to keep or send: UTF-8, commas, and no words a spreadsheet would take for a formula. */
 final class Csv
@@ -26,6 +27,25 @@ final class Csv
         rewind($file);
 
         return response(($marked ? "\u{FEFF}" : '').stream_get_contents($file), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}.csv\""]);
+    }
+
+    /**
+     * A table of any length, row by row as it is read.
+     *
+     * @param  callable(): iterable<list<float|int|string|null>>  $rows  the head first
+     */
+    public static function stream(string $name, callable $rows): StreamedResponse
+    {
+        return new StreamedResponse(static function () use ($rows): void {
+            $out = fopen('php://output', 'w');
+            if ($out === false) {
+                return;
+            }
+            fwrite($out, "\u{FEFF}");
+            foreach ($rows() as $row) {
+                fputcsv($out, array_map(self::cell(...), $row), ',', '"', '', "\r\n");
+            }
+        }, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}.csv\"", 'X-Accel-Buffering' => 'no']);
     }
 
     /** Words that would be a formula are marked as words; numbers stay numbers. */

@@ -24,14 +24,14 @@ final class LimitBody
         if ($request->isMethodSafe()) {
             return $next($request);
         }
-        if ($request->is('api/v1/jobs/*/photographs')) {
+        if ($request->is('api/v1/jobs/*/photographs', 'api/v1/parts/*/photograph')) {
             if ((int) $request->headers->get('Content-Length') > self::MOST_OF_A_PICTURE) {
                 throw new HttpException(413);
             }
 
             return $next($request);
         }
-        if ($request->is('api/v1/instruments/*', 'api/v1/jobs/*/instruments/*', 'api/v1/families/*/papers') && ! $request->isJson()) {
+        if ($request->is('api/v1/instruments/*', 'api/v1/jobs/*/instruments/*', 'api/v1/families/*/papers', 'api/v1/parts/*/recipe/file', 'api/v1/stock-files/parts', 'api/v1/stock-files/stock', 'api/v1/stock-files/movements') && ! $request->isJson()) {
             if ((int) $request->headers->get('Content-Length') > self::MOST_OF_A_FILE) {
                 throw new HttpException(413);
             }

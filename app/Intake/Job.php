@@ -17,6 +17,7 @@ use App\Repair\TakenOff;
 use App\Repair\Timer;
 use App\Safety\SafetyAnswer;
 use App\Stock\Movement;
+use App\Stock\Spool;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -52,6 +53,7 @@ use OddBench\Intake\Station;
  * @property Carbon|null $finished_at
  * @property-read Machine $machine
  * @property-read Release|null $release
+ * @property-read Spool|null $spool
  * @property-read WorkSpell|null $spell
  * @property-read \Illuminate\Database\Eloquent\Collection<int, JobFinding> $findings
  * @property-read \Illuminate\Database\Eloquent\Collection<int, Confirmed> $confirmed
@@ -87,6 +89,12 @@ final class Job extends Model
     public function machine(): BelongsTo
     {
         return $this->belongsTo(Machine::class);
+    }
+
+    /** @return BelongsTo<Spool, $this> */
+    public function spool(): BelongsTo
+    {
+        return $this->belongsTo(Spool::class);
     }
 
     /** @return HasMany<JobFinding, $this> */

@@ -70,6 +70,7 @@ final readonly class JobView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: PastJobView::class))] public array $pastJobs,
         #[OA\Property(type: 'array', items: new OA\Items(ref: LookListLine::class))] public array $lookLists,
         #[OA\Property] public ?WarrantyView $warranty,
+        #[OA\Property(description: 'the spool the print that went wrong came from, in words')] public ?string $spool,
     ) {
     }
 

@@ -50,7 +50,7 @@ final readonly class ShowJob
         $job = Job::query()->with([
             'machine.owner', 'machine.redTag.putOnBy', 'machine.redTag.offAskedBy', 'machine.redTag.supervisedTest.signedBy', 'machine.openJob',
             'findings.person', 'confirmed', 'diagnoses.person', 'diagnoses.earlier.release', 'mends.person', 'proofResults.person', 'safetyAnswers',
-            'takenOff.back', 'explained', 'railTurns', 'movements.part', 'movements.person', 'movements.undoneBy', 'movements.job.machine', 'spell.person', 'release',
+            'takenOff.back', 'explained', 'railTurns', 'movements.part', 'movements.person', 'movements.undoneBy', 'movements.bad', 'movements.machine', 'movements.job.machine', 'spell.person', 'release', 'spool',
         ])->findOrFail($id);
         $mended = $job->mends->pluck('fault')->filter()->all();
         $machine = $job->machine;
@@ -89,6 +89,7 @@ final readonly class ShowJob
             pastJobs: array_values(array_filter($this->passport->jobs($machine), static fn (PastJobView $p): bool => $p->id !== $job->id)),
             lookLists: $this->lookLists->ofMachine($machine),
             warranty: WarrantyView::of($machine, $job->warranty_choice),
+            spool: $job->spool === null ? null : "{$job->spool->code}, ".trim("{$job->spool->material} {$job->spool->colour}"),
         );
     }
 

@@ -12,6 +12,7 @@ final readonly class FamilyView extends View
 {
     /**
      * @param  list<NamedView>  $positions
+     * @param  array<string, string>  $takes  position => class of part
      * @param  array<string, string>  $traits
      * @param  array<string, string>  $starts  instrument input => what its sheet starts with
      * @param  list<string>  $places  codes of the places it has
@@ -22,6 +23,7 @@ final readonly class FamilyView extends View
         #[OA\Property] public string $name,
         #[OA\Property] public string $letters,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $positions,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))] public array $takes,
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))] public array $traits,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $places,
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))] public array $starts,

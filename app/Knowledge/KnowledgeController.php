@@ -44,6 +44,7 @@ final readonly class KnowledgeController
         return new FamilyView(
             $family->code, $family->name, $family->letters,
             NamedView::all(array_map(static fn (Position $p): string => $p->name, $family->positions)),
+            array_map(static fn (Position $p): string => $p->partClass, $family->positions),
             $family->traits,
             array_keys(array_filter($knowledge->places, static fn (Place $p): bool => $traits->allow($p->needs))),
             $family->starts,

@@ -9,6 +9,7 @@ use App\Intake\Job;
 use App\Intake\JobRecord;
 use App\Intake\Said;
 use App\Shop\Person;
+use App\Stock\Salvage;
 use OddBench\Input\InputError;
 use OddBench\Intake\Station;
 use OddBench\Knowledge\Knowledge;
@@ -17,7 +18,7 @@ use OddBench\Knowledge\Position;
 /** Turns rails and takes parts out of positions, with what became of them. */
 final readonly class ChangePosition
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private FacesQuery $faces)
+    public function __construct(private Knowledge $knowledge, private JobRecord $record, private FacesQuery $faces, private Salvage $salvage)
     {
     }
 
@@ -57,9 +58,10 @@ final readonly class ChangePosition
                 // what came with the machine has run as long as the machine
                 ?? Fitting::query()->create(['machine_id' => $job->machine_id, 'position' => $position->code, 'fitted_at' => $job->machine->created_at, 'fitted_hours' => 0]);
             $now->update(['removed_at' => now(), 'removed_hours' => $job->machine->hours, 'removed_by' => $by->id, 'became' => $became, 'grade' => $grade, 'job_id' => $now->job_id ?? $job->id, 'reason' => $now->reason ?? $reason]);
+            $kept = $became === 'spare' ? $this->salvage->keep($job->machine, $now, $job, $by) : null;
 
             return new Said('part-out', "Out of {$position->name}: ".match ($became) {
-                'spare' => "kept as a spare, {$grade}", 'seller' => 'back to the seller', 'lost' => 'lost', default => 'scrapped'
+                'spare' => "kept as a spare, {$grade}".($kept === null ? '' : ", bin {$kept->bin}"), 'seller' => 'back to the seller', 'lost' => 'lost', default => 'scrapped'
             }.($reason === null ? '' : ". {$reason}"));
         });
     }

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace App\Machines;
 
 use App\Stock\Movement;
+use App\Stock\Salvage;
 use OddBench\Input\InputError;
 use OddBench\Knowledge\Knowledge;
 
 /** Puts a part into a position: what sat there before ends with today’s hours. */
 final readonly class FitPart
 {
-    public function __construct(private Knowledge $knowledge)
+    public function __construct(private Knowledge $knowledge, private Salvage $salvage)
     {
     }
 
@@ -46,14 +47,18 @@ final readonly class FitPart
         }
         $before = Fitting::query()->where(['machine_id' => $machine->id, 'position' => $fitting->position, 'removed_at' => $fitting->fitted_at])->latest('id')->first();
         $fitting->delete();
+        if ($before?->became === 'spare') {
+            $this->salvage->undo($machine, $before, $movement);
+        }
         $before?->update(['removed_at' => null, 'removed_hours' => null, 'removed_by' => null, 'became' => null, 'grade' => null]);
     }
 
     private function end(Machine $machine, string $position, FitNote $note, Movement $movement): void
     {
-        Fitting::query()
-            ->where(['machine_id' => $machine->id, 'position' => $position])
-            ->whereNull('removed_at')
-            ->update(['removed_at' => now(), 'removed_hours' => $machine->hours, 'removed_by' => $movement->person_id, 'became' => $note->oldBecame, 'grade' => $note->oldGrade]);
+        $old = Fitting::query()->with('part')->where(['machine_id' => $machine->id, 'position' => $position])->whereNull('removed_at')->first();
+        $old?->update(['removed_at' => now(), 'removed_hours' => $machine->hours, 'removed_by' => $movement->person_id, 'became' => $note->oldBecame, 'grade' => $note->oldGrade]);
+        if ($old !== null && $note->oldBecame === 'spare') {
+            $this->salvage->keep($machine, $old, $movement->job, $movement->person);
+        }
     }
 }

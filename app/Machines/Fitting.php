@@ -28,6 +28,7 @@ use Illuminate\Support\Carbon;
  * @property 'scrap'|'spare'|'seller'|'lost'|null $became
  * @property 'tested'|'untested'|null $grade
  * @property-read Part|null $part
+ * @property-read Machine $machine
  * @property-read Person|null $person
  */
 final class Fitting extends Model
@@ -42,6 +43,12 @@ final class Fitting extends Model
     public function person(): BelongsTo
     {
         return $this->belongsTo(Person::class);
+    }
+
+    /** @return BelongsTo<Machine, $this> */
+    public function machine(): BelongsTo
+    {
+        return $this->belongsTo(Machine::class);
     }
 
     /** @return BelongsTo<Part, $this> */

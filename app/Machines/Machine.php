@@ -7,6 +7,7 @@ namespace App\Machines;
 use App\Api\Refused;
 use App\Intake\Job;
 use App\Safety\RedTag;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -37,6 +38,7 @@ use OddBench\Machines\Tag;
  * @property-read Owner|null $owner
  * @property-read RedTag|null $redTag
  * @property-read Job|null $openJob
+ * @property-read Collection<int, Fitting> $fittings
  */
 final class Machine extends Model
 {

@@ -100,12 +100,13 @@ final readonly class FixQuery
     private function run(Job $job, GuideRun $run): GuideRunView
     {
         $guide = $this->knowledge->guide($run->guide);
+        $kit = $this->kit->of($job, $guide, $run->school);
 
         return new GuideRunView(
             $run->id, $guide->code, $guide->name, $run->school, $run->person->name, $run->began_at->toIso8601String(),
             round($this->times->handsOn($run, now()), 1), $this->times->estimate($guide, $run->person)['minutes'],
             array_values($run->done->map(static fn (GuideStepDone $d): int => $d->step)->all()),
-            $this->guideWords->steps($guide, $run->school), $this->kit->of($job, $guide, $run->school), $guide->tools, $guide->state,
+            $this->guideWords->steps($guide, $run->school), $kit->lines, $kit->times, $kit->shortest, $kit->couldStart, $guide->tools, $guide->state,
         );
     }
 

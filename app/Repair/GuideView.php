@@ -15,6 +15,7 @@ final readonly class GuideView extends View
      * @param  list<string>  $mends
      * @param  list<string>  $tools
      * @param  list<KitNeedView>  $kit
+     * @param  list<GuideKitView>  $kits  by family and way
      * @param  list<string>  $touches
      * @param  list<string>  $proofs  names of what it owes
      * @param  list<GuideStepView>  $steps
@@ -25,6 +26,7 @@ final readonly class GuideView extends View
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $mends,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $tools,
         #[OA\Property(type: 'array', items: new OA\Items(ref: KitNeedView::class))] public array $kit,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: GuideKitView::class))] public array $kits,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $touches,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $proofs,
         #[OA\Property(type: 'array', items: new OA\Items(ref: GuideStepView::class))] public array $steps,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Repair;
 
+use App\Stock\KitQuery;
 use OddBench\Knowledge\Family;
 use OddBench\Knowledge\Guide;
 use OddBench\Knowledge\GuideStep;
@@ -17,7 +18,7 @@ use OddBench\Proof\ProofPlan;
 /** Puts guides into words. */
 final readonly class GuideWords
 {
-    public function __construct(private Knowledge $knowledge)
+    public function __construct(private Knowledge $knowledge, private KitQuery $kit)
     {
     }
 
@@ -29,6 +30,7 @@ final readonly class GuideWords
             mends: array_map(fn (string $f): string => $this->knowledge->faults[$f]->name ?? $f, $guide->mends),
             tools: $guide->tools,
             kit: array_map(fn (KitPart $p): KitNeedView => new KitNeedView($this->knowledge->partClasses[$p->class] ?? $p->class, $p->count, $p->ifNeeded, $p->school), $guide->kit),
+            kits: $this->kits($guide),
             touches: array_map(fn (string $s): string => $this->knowledge->subsystems[$s] ?? $s, $guide->touches),
             proofs: $this->proofs($guide),
             steps: $this->steps($guide, null, true),
@@ -45,6 +47,25 @@ final readonly class GuideWords
             array_map(fn (string $h): string => $this->knowledge->hazards[$h] ?? $h, $s->hazards), $s->timer?->words(), $s->timer?->name, $s->school,
             $s->part === null ? null : ($this->knowledge->partClasses[$s->part] ?? $s->part), $s->instrument, $s->off === null ? null : self::off($s->off),
         ), array_keys($steps), array_values($steps));
+    }
+
+    /** @return list<GuideKitView> */
+    private function kits(Guide $guide): array
+    {
+        $kits = [];
+        foreach ($this->knowledge->families as $family) {
+            if ($guide->kit === [] || ! Traits::of($family->traits)->allow($guide->needs)) {
+                continue;
+            }
+            foreach ($guide->schools() === [] ? [null] : $guide->schools() as $school) {
+                $kit = $this->kit->against($family, $guide, $school);
+                if ($kit->times !== null) {
+                    $kits[] = new GuideKitView($family->name, $school, $kit->times, $kit->shortest);
+                }
+            }
+        }
+
+        return $kits;
     }
 
     /** @return list<string> names of the families it is for */

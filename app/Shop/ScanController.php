@@ -6,6 +6,8 @@ namespace App\Shop;
 
 use App\Machines\Machine;
 use App\Stock\Part;
+use App\Stock\ShelfQuery;
+use App\Stock\Spool;
 use OddBench\Input\InputError;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Machines\Tag;
@@ -15,14 +17,14 @@ final readonly class ScanController
 {
     private const MOST = 6;
 
-    public function __construct(private Knowledge $knowledge)
+    public function __construct(private Knowledge $knowledge, private ShelfQuery $shelf)
     {
     }
 
     public function show(ScanRequest $request): ScanView
     {
         // a label’s QR code holds the address of the owner’s page, an older one that of the machine
-        $text = trim((string) preg_replace('#^https?://[^ ]*/machines/#', '', $request->string('text')->trim()->toString()));
+        $text = trim((string) preg_replace('#^https?://[^ ]*/(machines|shelf)/#', '', $request->string('text')->trim()->toString()));
         if (preg_match('#/o/([0-9a-f]{20})/?$#i', $text, $code) === 1) {
             $text = (string) Machine::query()->where('page_key', strtolower($code[1]))->value('tag');
             if ($text === '') {
@@ -49,11 +51,14 @@ final readonly class ScanController
                 ->orWhereRaw('lower(serial) LIKE ?', [$like])
                 ->orWhereHas('owner', fn ($o) => $o->whereRaw('lower(name) LIKE ?', [$like])))
             ->orderByRaw("place = 'bench' DESC, tag")->limit(self::MOST)->get();
-        $parts = Part::query()
-            ->where(fn ($q) => $q->whereRaw('lower(number) LIKE ?', [$like])->orWhereRaw('lower(name) LIKE ?', [$like])->orWhereRaw('lower(bin) = ?', [mb_strtolower($text)]))
-            ->orderByRaw('lower(number) = ? DESC, name', [mb_strtolower($text)])->limit(self::MOST)->get();
+        $parts = $this->shelf->saying($text)->orderByRaw('lower(number) = ? DESC, on_hand > 0 DESC, name', [mb_strtolower($text)])->limit(self::MOST)->get();
+        $spools = preg_match('/^s\d{1,6}$/i', $text) === 1 ? Spool::query()->where('code', mb_strtoupper($text))->get() : collect();
+        if ($machines->isEmpty() && $parts->isEmpty() && $spools->isEmpty()) {
+            $parts = $this->shelf->like($text)->take(self::MOST);
+        }
 
         return new ScanView([
+            ...array_values($spools->map(static fn (Spool $s): ScanHit => new ScanHit('spool', $s->code, "Spool {$s->code}", trim("{$s->material} {$s->colour}").', '.round((float) $s->left_g).' g left', true))->all()),
             ...array_values($machines->map(fn (Machine $m): ScanHit => $this->machine($m, false))->all()),
             ...array_values($parts->map(fn (Part $p): ScanHit => new ScanHit('part', $p->number, $p->name, "bin {$p->bin}, {$p->on_hand} left", mb_strtolower($p->number) === mb_strtolower($text)))->all()),
         ], $problem);

@@ -12,8 +12,8 @@ use OpenApi\Attributes as OA;
 final readonly class ScanHit extends View
 {
     public function __construct(
-        #[OA\Property(enum: ['machine', 'job', 'part'])] public string $kind,
-        #[OA\Property(description: 'tag, job number or part number')] public string $key,
+        #[OA\Property(enum: ['machine', 'job', 'part', 'spool'])] public string $kind,
+        #[OA\Property(description: 'tag, job number, part number or spool code')] public string $key,
         #[OA\Property] public string $title,
         #[OA\Property] public string $detail,
         #[OA\Property] public bool $exact,

@@ -10,10 +10,13 @@ use OddBench\Stock\LeadTime;
 final readonly class Judged
 {
     /**
+     * @param  int  $planned  what the kits of open jobs will take
+     * @param  list<string>  $plannedFor  tags of their machines
+     * @param  string|null  $last  that the last one of its kind went into use
      * @param  list<int>  $history  taken in each week, the oldest first
      * @param  array<string, mixed>  $result
      */
-    public function __construct(public Supply $supply, public int $reserved, public int $onOrder, public LeadTime $lead, public array $history, public array $result)
+    public function __construct(public Supply $supply, public int $reserved, public int $onOrder, public int $planned, public array $plannedFor, public ?string $last, public LeadTime $lead, public array $history, public array $result)
     {
     }
 

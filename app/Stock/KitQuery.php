@@ -6,6 +6,7 @@ namespace App\Stock;
 
 use App\Intake\Job;
 use Illuminate\Database\Eloquent\Collection;
+use OddBench\Knowledge\Family;
 use OddBench\Knowledge\Guide;
 use OddBench\Knowledge\KitPart;
 use OddBench\Knowledge\Knowledge;
@@ -18,17 +19,23 @@ final readonly class KitQuery
     {
     }
 
-    /** @return list<KitLineView> */
-    public function of(Job $job, Guide $guide, ?string $school): array
+    public function of(Job $job, Guide $guide, ?string $school): Kit
+    {
+        return $this->against($this->knowledge->family($job->machine->family), $guide, $school, $job);
+    }
+
+    /** For a family, whichever machine of it; what is promised to any job is not free. */
+    public function against(Family $family, Guide $guide, ?string $school, ?Job $job = null): Kit
     {
         $kit = $guide->kitOf($school);
-        $classes = array_map(static fn (KitPart $p): string => $p->class, $kit);
-        $parts = Part::query()->whereIn('class', $classes)->orderByDesc('on_hand')->orderBy('number')->get();
+        $classes = array_values(array_map(static fn (KitPart $p): string => $p->class, $kit));
+        $parts = Part::query()->with('substitutes')->whereIn('class', $classes)->orderByDesc('on_hand')->orderBy('number')->get();
         $promised = Reservation::query()->whereIn('part_id', $parts->pluck('id'))->get();
-        $usual = $this->usual($job, $parts);
-        $free = $substitutes = $wanted = $chosen = [];
+        $usual = PartChoice::usual([$family->code], $classes)[$family->code] ?? [];
+        $parts = PartChoice::fitting($parts, $family);
+        $free = $substitutes = $wanted = $needed = $chosen = [];
         foreach ($parts as $part) {
-            $free[$part->number] = max(0, $part->on_hand - (int) $promised->where('part_id', $part->id)->where('job_id', '<>', $job->id)->sum('quantity'));
+            $free[$part->number] = max(0, $part->on_hand - (int) $promised->where('part_id', $part->id)->where('job_id', '<>', $job?->id)->sum('quantity'));
         }
         foreach ($kit as $of) {
             $alike = $parts->where('class', $of->class)->sortByDesc(static fn (Part $p): array => [$usual[$p->id] ?? 0, $free[$p->number] > 0 ? 1 : 0])->values();
@@ -36,23 +43,40 @@ final readonly class KitQuery
             if ($first !== null) {
                 $chosen[$of->class] = $first;
                 $wanted[$first->number] = ($wanted[$first->number] ?? 0) + $of->count;
-                $substitutes[$first->number] = array_values($alike->slice(1)->map(static fn (Part $p): string => $p->number)->all());
+                $needed[$first->number] = ($needed[$first->number] ?? 0) + ($of->ifNeeded ? 0 : $of->count);
+                $named = $first->substitutes->pluck('number')->filter(static fn (mixed $n): bool => isset($free[$n]))->all();
+                $substitutes[$first->number] = array_values(array_unique([...$named, ...$alike->slice(1)->map(static fn (Part $p): string => $p->number)->all()]));
             }
         }
-        $check = (new KitCheck)->check($wanted, $free, $substitutes, []);
+        $check = (new KitCheck)->check($wanted, $free, $substitutes, $this->due($parts));
+        $needed = array_filter($needed);
+        $must = array_filter($kit, static fn (KitPart $p): bool => ! $p->ifNeeded);
+        $unknown = array_values(array_filter(array_map(fn (KitPart $p): ?string => isset($chosen[$p->class]) ? null : ($this->knowledge->partClasses[$p->class] ?? $p->class), $must)));
+        $times = (new KitCheck)->times($needed, $free, $substitutes);
+        $names = $parts->pluck('name', 'number');
 
-        return array_map(fn (KitPart $of): KitLineView => $this->line($of, $chosen[$of->class] ?? null, $parts, $free, $check, $promised->where('job_id', $job->id)), $kit);
+        return new Kit(
+            array_values(array_map(fn (KitPart $of): KitLineView => $this->line($of, $chosen[$of->class] ?? null, $parts, $free, $check, $promised->where('job_id', $job?->id)), $kit)),
+            $must === [] ? null : ($unknown === [] ? $times['times'] : 0),
+            $unknown === [] ? array_map(static fn (string $number): string => is_string($names[$number] ?? null) ? $names[$number] : $number, $times['shortest']) : $unknown,
+            $check['could_start'],
+        );
     }
 
     /**
      * @param  Collection<int, Part>  $parts
-     * @return array<int, int> part id => times used on this family
+     * @return array<string, string> part number => the day more of it is expected
      */
-    private function usual(Job $job, Collection $parts): array
+    private function due(Collection $parts): array
     {
-        return Movement::query()->where('kind', 'used')->whereIn('part_id', $parts->pluck('id'))
-            ->whereHas('job.machine', fn ($machine) => $machine->where('family', $job->machine->family))
-            ->groupBy('part_id')->selectRaw('part_id, count(*) as times')->toBase()->pluck('times', 'part_id')->map(fn (mixed $n): int => (int) $n)->all();
+        $due = [];
+        foreach (OrderLine::query()->with('order')->whereIn('part_id', $parts->pluck('id'))->whereHas('order', static fn ($q) => $q->whereNull('closed_at'))->get() as $line) {
+            $number = $parts->firstWhere('id', $line->part_id)->number ?? '';
+            $day = $line->order->expected_at->toDateString();
+            $due[$number] = isset($due[$number]) ? min($due[$number], $day) : $day;
+        }
+
+        return $due;
     }
 
     /**

@@ -6,6 +6,7 @@ namespace App\Stock;
 
 use App\Api\Refused;
 use App\Intake\Job;
+use App\Machines\Machine;
 use App\Shop\Person;
 use Illuminate\Support\Facades\DB;
 use OddBench\Input\InputError;
@@ -13,51 +14,92 @@ use OddBench\Input\InputError;
 /** Moves stock: under the part’s lock, never below zero, its cost going along at the average. */
 final readonly class MoveStock
 {
-    public function __construct(private Promises $promises)
+    public function __construct(private Promises $promises, private Bins $bins)
     {
     }
 
-    public function receive(Part $part, int $quantity, int $unitCostMinor, ?string $note, Person $by, ?OrderLine $line = null): Movement
+    /** @param  string|null  $batch  what is printed on the bag */
+    public function receive(Part $part, int $quantity, int $unitCostMinor, ?string $note, Person $by, ?OrderLine $line = null, ?string $bin = null, ?string $batch = null): Movement
     {
         $this->atLeastOne($quantity);
 
-        return $this->move($part, fn (Part $part): Movement => $this->make($part, 'received', $quantity, $quantity * $unitCostMinor, $by, ['note' => $note, 'order_line_id' => $line?->id]));
+        return $this->move($part, fn (Part $part): Movement => $this->make($part, 'received', $quantity, $quantity * $unitCostMinor, $by, ['note' => $note, 'order_line_id' => $line?->id, 'batch' => $batch, 'bin' => $bin ?? $part->bin]));
     }
 
-    public function take(Part $part, int $quantity, Job $job, ?string $position, Person $by): Movement
+    /** One or more that the shop has made itself. */
+    public function made(Part $part, int $quantity, int $valueMinor, ?string $note, Person $by): Movement
     {
         $this->atLeastOne($quantity);
 
-        return $this->move($part, function (Part $part) use ($quantity, $job, $position, $by): Movement {
+        return $this->move($part, fn (Part $part): Movement => $this->make($part, 'made', $quantity, $valueMinor, $by, ['note' => $note, 'bin' => $part->bin]));
+    }
+
+    /** Out of a machine onto the shelf, with where it comes from. */
+    public function salvaged(Part $part, int $valueMinor, Machine $from, string $position, ?float $hours, ?string $note, ?Job $job, Person $by): Movement
+    {
+        return $this->move($part, fn (Part $part): Movement => $this->make($part, 'salvaged', 1, $valueMinor, $by, ['note' => $note, 'machine_id' => $from->id, 'position' => $position, 'hours' => $hours, 'job_id' => $job?->id, 'bin' => $part->bin]));
+    }
+
+    /** A kept spare goes back into the machine it came out of. */
+    public function notSalvaged(Movement $kept, Person $by): Movement
+    {
+        return $this->move($kept->part, fn (Part $part): Movement => $this->leave($part, 'salvaged', 1, $by, ['machine_id' => $kept->machine_id, 'position' => $kept->position, 'job_id' => $kept->job_id, 'undoes_id' => $kept->id, 'bin' => $kept->bin]));
+    }
+
+    public function take(Part $part, int $quantity, Job $job, ?string $position, Person $by, ?string $bin = null): Movement
+    {
+        $this->atLeastOne($quantity);
+
+        return $this->move($part, function (Part $part) use ($quantity, $job, $position, $by, $bin): Movement {
             $this->refusePromised($part, $quantity, $job);
+            $movement = $this->leave($part, 'used', $quantity, $by, ['job_id' => $job->id, 'position' => $position, 'bin' => $this->bins->holding($part, $quantity, $bin)]);
             $this->promises->taken($part, $job, $quantity);
 
-            return $this->leave($part, 'used', $quantity, $by, ['job_id' => $job->id, 'position' => $position]);
+            return $movement;
         });
     }
 
-    public function scrap(Part $part, int $quantity, ?string $note, Person $by): Movement
+    public function scrap(Part $part, int $quantity, ?string $note, Person $by, ?string $bin = null): Movement
     {
         $this->atLeastOne($quantity);
 
-        return $this->move($part, fn (Part $part): Movement => $this->leave($part, 'scrapped', $quantity, $by, ['note' => $note]));
+        return $this->move($part, fn (Part $part): Movement => $this->leave($part, 'scrapped', $quantity, $by, ['note' => $note, 'bin' => $this->bins->holding($part, $quantity, $bin)]));
     }
 
-    /** What was counted in the bin is what there is; the difference is a movement. */
-    public function count(Part $part, int $counted, ?string $note, Person $by): ?Movement
+    /** What was counted in a bin is what is in it; the difference is a movement. */
+    public function count(Part $part, int $counted, ?string $note, Person $by, ?string $bin = null): ?Movement
     {
         if ($counted < 0) {
             throw InputError::at('quantity', 'A count cannot be below zero.');
         }
 
-        return $this->move($part, function (Part $part) use ($counted, $note, $by): ?Movement {
-            $difference = $counted - $part->on_hand;
+        return $this->move($part, fn (Part $part): ?Movement => $this->differs($part, $counted - $this->bins->in($part, $bin ?? $part->bin), $by, ['note' => $note, 'bin' => $bin ?? $part->bin]));
+    }
 
-            return match (true) {
-                $difference === 0 => null,
-                $difference < 0 => $this->leave($part, 'counted', -$difference, $by, ['note' => $note]),
-                default => $this->make($part, 'counted', $difference, $difference * $this->unitValue($part), $by, ['note' => $note]),
-            };
+    /** The difference a stocktake found; what moved since it was counted stays moved. */
+    public function correct(Part $part, int $difference, string $bin, Stocktake $found, Person $by): ?Movement
+    {
+        return $this->move($part, fn (Part $part): ?Movement => $this->differs($part, $difference, $by, ['bin' => $bin, 'stocktake_id' => $found->id]));
+    }
+
+    /** From one bin into another; when nothing is left in the first one, it is the home of the part no more. */
+    public function toBin(Part $part, int $quantity, string $from, string $to, Person $by): Movement
+    {
+        $this->atLeastOne($quantity);
+        if ($from === $to) {
+            throw InputError::at('toBin', 'It lies in that bin already.');
+        }
+
+        return $this->move($part, function (Part $part) use ($quantity, $from, $to, $by): Movement {
+            $from = $this->bins->holding($part, $quantity, $from);
+            $value = $part->holding()->share($quantity);
+            $this->make($part, 'moved', -$quantity, -$value, $by, ['bin' => $from, 'note' => "to {$to}"]);
+            $movement = $this->make($part, 'moved', $quantity, $value, $by, ['bin' => $to, 'note' => "from {$from}"]);
+            if ($part->bin === $from && $this->bins->in($part, $from) === 0) {
+                $part->update(['bin' => $to]);
+            }
+
+            return $movement;
         });
     }
 
@@ -69,26 +111,31 @@ final readonly class MoveStock
                 throw Refused::because('movement', 'This part was put back already.');
             }
 
-            return $this->make($part, 'returned', -$used->quantity, -$used->value_minor, $by, ['job_id' => $used->job_id, 'position' => $used->position, 'undoes_id' => $used->id]);
+            return $this->make($part, 'returned', -$used->quantity, -$used->value_minor, $by, ['job_id' => $used->job_id, 'position' => $used->position, 'undoes_id' => $used->id, 'bin' => $used->bin]);
         });
+    }
+
+    /** @param  array<string, mixed>  $more */
+    private function differs(Part $part, int $difference, Person $by, array $more): ?Movement
+    {
+        return match (true) {
+            $difference === 0 => null,
+            $difference < 0 => $this->leave($part, 'counted', -$difference, $by, $more),
+            default => $this->make($part, 'counted', $difference, $difference * $part->holding()->each(), $by, $more),
+        };
     }
 
     /** @param  array<string, mixed>  $more */
     private function leave(Part $part, string $kind, int $quantity, Person $by, array $more): Movement
     {
-        if ($quantity > $part->on_hand) {
-            throw Refused::because('quantity', $part->on_hand === 0
-                ? "There is no {$part->name} on the shelf (bin {$part->bin}). Receive some first, or count the bin."
-                : "Only {$part->on_hand} of {$part->name} on the shelf (bin {$part->bin}), and {$quantity} are asked for.");
-        }
-        $value = $quantity === $part->on_hand ? $part->value_minor : (int) round($part->value_minor * $quantity / $part->on_hand);
-
-        return $this->make($part, $kind, -$quantity, -$value, $by, $more);
+        return $this->make($part, $kind, -$quantity, -$part->holding()->share($quantity), $by, $more);
     }
 
-    /** @param  array<string, mixed>  $more */
+    /** @param  array<string, mixed>  $more  the bin among it */
     private function make(Part $part, string $kind, int $quantity, int $value, Person $by, array $more): Movement
     {
+        $bin = is_string($more['bin'] ?? null) ? $more['bin'] : $part->bin;
+        $this->bins->change($part, $bin, $quantity);
         $part->update(['on_hand' => $part->on_hand + $quantity, 'value_minor' => $part->value_minor + $value]);
         $movement = Movement::query()->create(['part_id' => $part->id, 'kind' => $kind, 'quantity' => $quantity, 'value_minor' => $value, 'person_id' => $by->id, 'at' => now(), ...$more]);
         $movement->setRelation('part', $part);
@@ -105,11 +152,6 @@ final readonly class MoveStock
     private function move(Part $part, callable $change): mixed
     {
         return DB::transaction(fn (): mixed => $change(Part::query()->lockForUpdate()->findOrFail($part->id)));
-    }
-
-    private function unitValue(Part $part): int
-    {
-        return $part->on_hand === 0 ? 0 : (int) round($part->value_minor / $part->on_hand);
     }
 
     /** What is promised to another job is not taken for this one. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stock;
 
 use App\Intake\Job;
+use App\Machines\Machine;
 use App\Shop\Person;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -16,19 +17,27 @@ use Illuminate\Support\Carbon;
  *
  * @property int $id
  * @property int $part_id
- * @property 'received'|'used'|'returned'|'counted'|'scrapped' $kind
+ * @property 'received'|'used'|'returned'|'counted'|'scrapped'|'salvaged'|'made'|'moved' $kind
  * @property int $quantity below zero when it leaves the shelf
  * @property int $value_minor
  * @property int|null $job_id
  * @property string|null $position
  * @property int|null $undoes_id
  * @property string|null $note
+ * @property string $bin
+ * @property string|null $batch what is printed on the bag it came in
+ * @property int|null $machine_id the machine it came out of
+ * @property string|null $hours how long it had run there
+ * @property int|null $order_line_id
+ * @property int|null $stocktake_id
  * @property int $person_id
  * @property Carbon $at
  * @property-read Part $part
  * @property-read Person $person
  * @property-read Movement|null $undoneBy
  * @property-read Job|null $job
+ * @property-read Machine|null $machine
+ * @property-read BadBatch|null $bad
  */
 final class Movement extends Model
 {
@@ -54,6 +63,18 @@ final class Movement extends Model
     public function job(): BelongsTo
     {
         return $this->belongsTo(Job::class);
+    }
+
+    /** @return BelongsTo<Machine, $this> */
+    public function machine(): BelongsTo
+    {
+        return $this->belongsTo(Machine::class);
+    }
+
+    /** @return HasOne<BadBatch, $this> */
+    public function bad(): HasOne
+    {
+        return $this->hasOne(BadBatch::class)->whereNull('lifted_at');
     }
 
     /** @return HasOne<Movement, $this> */

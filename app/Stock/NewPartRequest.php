@@ -12,9 +12,10 @@ final class NewPartRequest extends Form
     public function rules(): array
     {
         return [
-            'number' => ['required', 'string', 'max:30', 'regex:/^[A-Za-z0-9][A-Za-z0-9.\-]*$/', 'unique:parts,number'],
+            'number' => ['required', 'string', 'max:28', 'regex:/^[A-Za-z0-9][A-Za-z0-9.\-]*$/', 'unique:parts,number'],
             'name' => ['required', 'string', 'max:160'],
             'class' => ['required', 'string', 'max:40'],
+            'words' => ['nullable', 'string', 'max:300'],
             'bin' => ['required', 'string', 'max:12', 'regex:/^[A-Za-z0-9][A-Za-z0-9\-]*$/'],
         ];
     }

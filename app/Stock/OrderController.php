@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stock;
 
 use App\Api\Csv;
+use App\Api\Pdf;
 use App\Api\Refused;
 use App\Shop\Here;
 use App\Shop\Setting;
@@ -26,7 +27,7 @@ final readonly class OrderController
     {
         Gate::authorize('move', Part::class);
         $supplier = Supplier::query()->find($request->integer('supplier')) ?? throw Refused::notFound('supplier', 'There is no such supplier.');
-        $this->keep->send($supplier, $request->packs(), $request->words('note'), Here::person());
+        $this->keep->send($supplier, $request->packs(), $request->words('note'), Here::person(), $request->boolean('lessIsRight'));
 
         return $this->orders->all();
     }
@@ -35,7 +36,7 @@ final readonly class OrderController
     {
         Gate::authorize('move', Part::class);
         $found = OrderLine::query()->where('order_id', $order)->findOrFail($line);
-        $this->keep->receive($found, $request->integer('quantity'), $request->wholeOrNull('packCostMinor'), $request->boolean('moreIsRight'), Here::person());
+        $this->keep->receive($found, $request->integer('quantity'), $request->wholeOrNull('packCostMinor'), $request->boolean('moreIsRight'), Here::person(), $request->words('batch'));
 
         return $this->orders->all();
     }
@@ -52,13 +53,32 @@ final readonly class OrderController
     public function csv(int $order): Response
     {
         $found = Order::query()->with(['lines.part', 'supplier'])->findOrFail($order);
-        $numbers = Supply::query()->where('supplier_id', $found->supplier_id)->whereIn('part_id', $found->lines->pluck('part_id'))->pluck('number', 'part_id');
         $rows = [['your number', 'our number', 'name', 'packs', 'pieces in a pack', 'pack cost '.Setting::text('currency')]];
-        foreach ($found->lines as $line) {
-            $number = $numbers[$line->part_id] ?? '';
-            $rows[] = [is_string($number) ? $number : '', $line->part->number, $line->part->name, $line->packs, $line->pack, number_format($line->pack_cost_minor / 100, 2, '.', '')];
+        foreach ($this->rows($found) as $row) {
+            $rows[] = [...array_slice($row, 0, 5), number_format($row[5] / 100, 2, '.', '')];
         }
 
         return Csv::file("order-{$found->id}", $rows, marked: true);
+    }
+
+    /** The order as a letter to send. */
+    public function pdf(int $order, Pdf $pdf): Response
+    {
+        $found = Order::query()->with(['lines.part', 'supplier', 'person'])->findOrFail($order);
+
+        return $pdf->of("order-{$found->id}", 'order', ['order' => $found, 'rows' => $this->rows($found), 'shop' => Setting::text('shop_name'), 'currency' => Setting::text('currency'), 'day' => $found->sent_at->setTimezone(Setting::text('zone'))->format('j F Y')]);
+    }
+
+    /** @return list<array{string, string, string, int, int, int}> their number, ours, name, packs, pieces in one, what one costs */
+    private function rows(Order $order): array
+    {
+        $numbers = Supply::query()->where('supplier_id', $order->supplier_id)->whereIn('part_id', $order->lines->pluck('part_id'))->pluck('number', 'part_id');
+        $rows = [];
+        foreach ($order->lines as $line) {
+            $number = $numbers[$line->part_id] ?? '';
+            $rows[] = [is_string($number) ? $number : '', $line->part->number, $line->part->name, $line->packs, $line->pack, $line->pack_cost_minor];
+        }
+
+        return $rows;
     }
 }

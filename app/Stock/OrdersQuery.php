@@ -12,6 +12,9 @@ final readonly class OrdersQuery
 {
     private const CLOSED = 8;
 
+    /** An order longer than this is nobody’s to read; the rest comes with the next one. */
+    private const LINES = 200;
+
     public function __construct(private ReorderQuery $reorder)
     {
     }
@@ -40,19 +43,19 @@ final readonly class OrdersQuery
             $supplier = $first->supply->supplier;
             $lines = $all->map(static fn (Judged $j): ProposedLineView => self::line($j, $waiting->get($j->supply->part_id)))->sortBy([static fn (ProposedLineView $a, ProposedLineView $b): int => [$b->waiting !== [], $b->risk, $a->name] <=> [$a->waiting !== [], $a->risk, $b->name]]);
 
-            return new ProposalView($supplier->id, $supplier->name, $supplier->contact, $supplier->minimum_minor, $supplier->freight_minor, round($first->lead->meanDays, 1), array_values($lines->all()));
+            return new ProposalView($supplier->id, $supplier->name, $supplier->contact, $supplier->minimum_minor, $supplier->freight_minor, round($first->lead->meanDays, 1), array_values($lines->take(self::LINES)->all()), max(0, $lines->count() - self::LINES));
         })->sortBy('name')->all());
     }
 
-    /** @param  Collection<int, Reservation>|null  $waiting */
-    private static function line(Judged $j, ?Collection $waiting): ProposedLineView
+    /** @param  Collection<int, Reservation>|null  $promised */
+    private static function line(Judged $j, ?Collection $promised): ProposedLineView
     {
-        $short = $j->supply->part->on_hand < $j->reserved;
+        $short = $j->whole('free') - $j->onOrder < 0;
+        $tags = $short ? [...($promised === null ? [] : $promised->map(static fn (Reservation $r): string => $r->job->machine->tag)->all()), ...$j->plannedFor] : [];
 
         return new ProposedLineView(
-            $j->supply->part->number, $j->supply->part->name, $j->supply->number, $j->whole('order_packs'), $j->supply->pack, $j->supply->pack_cost_minor, $j->whole('free'), $j->whole('reorder_point'),
-            round($j->number('stockout_probability') ?? 0.0, 4), $j->number('cover_weeks'), $j->because(),
-            $short && $waiting !== null ? array_values($waiting->map(static fn (Reservation $r): string => $r->job->machine->tag)->unique()->all()) : [],
+            $j->supply->part->number, $j->supply->part->name, $j->supply->number, $j->whole('order_packs'), $j->supply->pack, $j->supply->pack_cost_minor, $j->supply->was_minor, $j->whole('free'), $j->whole('reorder_point'),
+            round($j->number('stockout_probability') ?? 0.0, 4), $j->number('cover_weeks'), $j->because(), $j->last, array_values(array_unique($tags)),
         );
     }
 }

@@ -5,9 +5,14 @@ declare(strict_types=1);
 namespace App\Stock;
 
 use App\Api\Refused;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
+use OddBench\Stock\Holding;
 
 /**
  * A part in a bin.
@@ -19,11 +24,76 @@ use Illuminate\Support\Carbon;
  * @property string $bin
  * @property int $on_hand
  * @property int $value_minor
+ * @property string $words what people call it, besides its name
+ * @property string|null $notes
+ * @property array<array-key, mixed> $fits
+ * @property int|null $shelf_life_weeks its own; nothing for its class’s
+ * @property string|null $photo
+ * @property int|null $used_of_id
+ * @property 'new'|'tested'|'untested' $grade
+ * @property int|null $successor_id
+ * @property int|null $counts_with_id
+ * @property int $version
  * @property Carbon $created_at
+ * @property-read Part|null $successor
+ * @property-read Part|null $usedOf
+ * @property-read Recipe|null $recipe
+ * @property-read Collection<int, Part> $substitutes
  */
 final class Part extends Model
 {
     protected $guarded = [];
+
+    protected $casts = ['fits' => 'array'];
+
+    /** what the database starts a part with */
+    protected $attributes = ['words' => '', 'fits' => '{}', 'grade' => 'new', 'version' => 1, 'on_hand' => 0, 'value_minor' => 0];
+
+    protected static function booted(): void
+    {
+        self::saving(static function (self $part): void {
+            if ($part->isDirty(['number', 'name', 'words']) || ! $part->exists) {
+                $part->setAttribute('search', $part->searchable());
+            }
+        });
+    }
+
+    public function holding(): Holding
+    {
+        return new Holding($this->on_hand, $this->value_minor);
+    }
+
+    /** All the words it is found by: its own and its suppliers’ numbers. */
+    public function searchable(): string
+    {
+        $theirs = $this->exists ? Supply::query()->where('part_id', $this->id)->whereNotNull('number')->orderBy('number')->pluck('number')->implode(' ') : '';
+
+        return mb_strtolower(trim("{$this->number} {$this->name} {$this->words} {$theirs}"));
+    }
+
+    /** @return BelongsTo<Part, $this> */
+    public function successor(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'successor_id');
+    }
+
+    /** @return BelongsTo<Part, $this> */
+    public function usedOf(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'used_of_id');
+    }
+
+    /** @return HasOne<Recipe, $this> */
+    public function recipe(): HasOne
+    {
+        return $this->hasOne(Recipe::class);
+    }
+
+    /** @return BelongsToMany<Part, $this> */
+    public function substitutes(): BelongsToMany
+    {
+        return $this->belongsToMany(self::class, 'part_substitutes', 'part_id', 'substitute_id')->withPivot('note');
+    }
 
     /** @return HasMany<Movement, $this> */
     public function movements(): HasMany

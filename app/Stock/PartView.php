@@ -23,12 +23,14 @@ final readonly class PartView extends View
         #[OA\Property(description: 'weeks what is free lasts; null where nothing is asked for, or nobody sells it')] public ?float $coverWeeks,
         #[OA\Property(description: 'weeks the reorder point is worth')] public ?float $orderAtWeeks,
         #[OA\Property] public bool $toOrder,
+        #[OA\Property(enum: ['new', 'tested', 'untested'])] public string $grade,
+        #[OA\Property(description: 'parts of a bad batch may lie among them')] public bool $suspect,
     ) {
     }
 
-    public static function of(Part $part, Knowledge $knowledge, int $usedLately = 0, ?Judged $judged = null): self
+    public static function of(Part $part, Knowledge $knowledge, int $usedLately = 0, ?Judged $judged = null, bool $suspect = false): self
     {
         return new self($part->number, $part->name, $part->class, $knowledge->partClasses[$part->class] ?? $part->class, $part->bin, $part->on_hand, $part->value_minor, $usedLately,
-            $judged?->number('cover_weeks'), $judged === null || ($judged->number('demand_per_week') ?? 0.0) <= 0 ? null : $judged->whole('reorder_point') / $judged->number('demand_per_week'), $judged !== null && $judged->whole('order_packs') > 0);
+            $judged?->number('cover_weeks'), $judged === null || ($judged->number('demand_per_week') ?? 0.0) <= 0 ? null : $judged->whole('reorder_point') / $judged->number('demand_per_week'), $judged !== null && $judged->whole('order_packs') > 0, $part->grade, $suspect);
     }
 }

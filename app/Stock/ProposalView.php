@@ -20,6 +20,7 @@ final readonly class ProposalView extends View
         #[OA\Property] public int $freightMinor,
         #[OA\Property(description: 'days it takes, by what it says and what came')] public float $leadDays,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ProposedLineView::class))] public array $lines,
+        #[OA\Property(description: 'lines that are left for the next order')] public int $more,
     ) {
     }
 }

@@ -19,11 +19,13 @@ final readonly class ProposedLineView extends View
         #[OA\Property] public int $packs,
         #[OA\Property] public int $pack,
         #[OA\Property] public int $packCostMinor,
+        #[OA\Property(description: 'what a pack cost before its price changed')] public ?int $wasMinor,
         #[OA\Property] public int $free,
         #[OA\Property] public int $reorderPoint,
         #[OA\Property] public float $risk,
         #[OA\Property] public ?float $coverWeeks,
         #[OA\Property] public string $because,
+        #[OA\Property(description: 'that the last one of its kind went into use')] public ?string $last,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $waiting,
     ) {
     }

@@ -15,6 +15,7 @@ final class ReceiveRequest extends Form
             'quantity' => ['required', 'integer', 'min:1', 'max:100000'],
             'packCostMinor' => ['nullable', 'integer', 'min:0', 'max:1000000000'],
             'moreIsRight' => ['boolean'],
+            'batch' => ['nullable', 'string', 'max:40'],
         ];
     }
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Stock;
 
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Stock\LeadTime;
 use OddBench\Stock\Reorder;
@@ -21,28 +20,43 @@ final readonly class ReorderQuery
     /** A part in a bin costs a fifth of its price a year: money, room, what goes out of use (from memory). */
     private const HOLDING_PCT = 20.0;
 
-    public function __construct(private Knowledge $knowledge, private LeadTimes $leadTimes)
+    public function __construct(private Knowledge $knowledge, private LeadTimes $leadTimes, private PlannedUse $planned, private LastOfKind $last)
     {
     }
 
     /**
+     * Used ones and predecessors count with the part that is bought today: their stock is its stock, their use its demand.
+     *
      * @param  list<int>|null  $partIds  all when nothing is said
      * @return Collection<int, Judged> part id =>; those that are bought somewhere
      */
     public function of(?array $partIds, int $benchMinuteMinor): Collection
     {
-        $supplies = Supply::query()->with(['part', 'supplier'])->when($partIds !== null, fn ($q) => $q->whereIn('part_id', $partIds ?? []))->get();
-        $ids = $partIds === null ? null : $supplies->pluck('part_id')->all();
-        $weeks = $this->weeks($ids);
-        $reserved = $this->sums('reservations', 'quantity', $ids);
-        $onOrder = $this->onOrder($ids);
+        $supplies = Supply::query()->with(['part', 'supplier'])->where('preferred', true)->whereHas('part', static fn ($q) => $q->whereNull('counts_with_id'))
+            ->when($partIds !== null, static fn ($q) => $q->whereIn('part_id', $partIds ?? []))->get();
+        $ids = $partIds === null ? null : array_values($supplies->map(static fn (Supply $s): int => $s->part_id)->all());
+        if ($ids === []) {
+            return new Collection;
+        }
+        $family = new StockFigures($ids);
+        $weeks = $family->weeks(self::WEEKS);
+        $onHand = $family->onHand();
+        $reserved = $family->reserved();
+        $onOrder = $family->onOrder();
         $leads = $this->leadTimes->all();
+        $planned = $this->planned->all();
+        $last = $this->last->all($ids);
 
-        return $supplies->keyBy('part_id')->map(fn (Supply $s): Judged => $this->judge($s, $weeks[$s->part_id] ?? [], $reserved[$s->part_id] ?? 0, $onOrder[$s->part_id] ?? 0, $leads[$s->supplier_id], $benchMinuteMinor));
+        return $supplies->keyBy('part_id')->map(fn (Supply $s): Judged => $this->judge(
+            $s, $weeks[$s->part_id] ?? [], $onHand[$s->part_id] ?? $s->part->on_hand, $reserved[$s->part_id] ?? 0, $onOrder[$s->part_id] ?? 0, $planned[$s->part_id] ?? ['count' => 0, 'tags' => []], $last[$s->part_id] ?? null, $leads[$s->supplier_id], $benchMinuteMinor,
+        ));
     }
 
-    /** @param  array<int, int>  $weeks */
-    private function judge(Supply $supply, array $weeks, int $reserved, int $onOrder, LeadTime $lead, int $benchMinuteMinor): Judged
+    /**
+     * @param  array<int, int>  $weeks
+     * @param  array{count: int, tags: list<string>}  $planned
+     */
+    private function judge(Supply $supply, array $weeks, int $onHand, int $reserved, int $onOrder, array $planned, ?string $last, LeadTime $lead, int $benchMinuteMinor): Judged
     {
         $known = max(1, min(self::WEEKS, (int) ceil($supply->part->created_at->diffInDays(now()) / 7)));
         $history = [];
@@ -50,46 +64,13 @@ final readonly class ReorderQuery
             $history[] = max(0, $weeks[$ago] ?? 0);
         }
         $stocking = $this->knowledge->stocking($supply->part->class);
+        $shelfLife = $supply->part->shelf_life_weeks ?? $stocking->shelfLifeWeeks;
         $result = (new Reorder)->compute([
             'history' => $history, 'lead_time_weeks' => min(104.0, $lead->meanWeeks()), 'lead_time_sd_weeks' => min(104.0, $lead->sdWeeks()), 'service_level' => $stocking->serviceLevel, 'pack_size' => $supply->pack,
-            'on_hand' => $supply->part->on_hand, 'reserved' => $reserved, 'on_order' => $onOrder, 'order_cost' => self::ORDER_MINUTES * $benchMinuteMinor / 100, 'holding_pct_year' => self::HOLDING_PCT,
-            'unit_cost' => max(0.01, $supply->pack_cost_minor / $supply->pack / 100), ...($stocking->shelfLifeWeeks === null ? [] : ['shelf_life_weeks' => $stocking->shelfLifeWeeks]),
+            'on_hand' => $onHand, 'reserved' => $reserved, 'on_order' => $onOrder, 'planned' => $planned['count'], 'order_cost' => self::ORDER_MINUTES * $benchMinuteMinor / 100, 'holding_pct_year' => self::HOLDING_PCT,
+            'unit_cost' => max(0.01, $supply->pack_cost_minor / $supply->pack / 100), ...($shelfLife === null ? [] : ['shelf_life_weeks' => $shelfLife]), ...($last === null ? [] : ['last_of_kind' => $last]),
         ]);
 
-        return new Judged($supply, $reserved, $onOrder, $lead, $history, $result);
-    }
-
-    /**
-     * @param  list<mixed>|null  $ids
-     * @return array<int, array<int, int>> part id => weeks ago => how many were taken
-     */
-    private function weeks(?array $ids): array
-    {
-        $weeks = [];
-        foreach (DB::table('movements')->whereIn('kind', ['used', 'returned'])->where('at', '>', now()->subWeeks(self::WEEKS))->when($ids !== null, fn ($q) => $q->whereIn('part_id', $ids ?? []))
-            ->groupBy('part_id', 'ago')->selectRaw('part_id, floor(extract(epoch FROM ?::timestamptz - at) / 604800)::int AS ago, -sum(quantity) AS taken', [now()->toIso8601String()])->get() as $row) {
-            $weeks[(int) $row->part_id][max(0, (int) $row->ago)] = (int) $row->taken;
-        }
-
-        return $weeks;
-    }
-
-    /**
-     * @param  list<mixed>|null  $ids
-     * @return array<int, int>
-     */
-    private function sums(string $table, string $column, ?array $ids): array
-    {
-        return DB::table($table)->when($ids !== null, fn ($q) => $q->whereIn('part_id', $ids ?? []))->groupBy('part_id')->selectRaw("part_id, sum({$column}) AS n")->pluck('n', 'part_id')->map(static fn (mixed $n): int => is_numeric($n) ? (int) $n : 0)->all();
-    }
-
-    /**
-     * @param  list<mixed>|null  $ids
-     * @return array<int, int>
-     */
-    private function onOrder(?array $ids): array
-    {
-        return DB::table('order_lines')->join('orders', 'orders.id', '=', 'order_lines.order_id')->whereNull('orders.closed_at')->when($ids !== null, fn ($q) => $q->whereIn('part_id', $ids ?? []))
-            ->groupBy('part_id')->selectRaw('part_id, sum(greatest(0, packs * pack - received)) AS n')->pluck('n', 'part_id')->map(static fn (mixed $n): int => is_numeric($n) ? (int) $n : 0)->all();
+        return new Judged($supply, $reserved, $onOrder, $planned['count'], $planned['tags'], $last, $lead, $history, $result);
     }
 }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Stock;
 
 use App\Intake\Job;
+use App\Shop\Person;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
 
 /**
  * Parts promised to a job; they stay in their bin until they are taken.
@@ -15,6 +17,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $part_id
  * @property int $job_id
  * @property int $quantity
+ * @property Carbon $at
+ * @property-read Person $person
  * @property-read Job $job
  * @property-read Part $part
  */
@@ -23,6 +27,14 @@ final class Reservation extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    protected $casts = ['at' => 'datetime'];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
 
     /** @return BelongsTo<Job, $this> */
     public function job(): BelongsTo

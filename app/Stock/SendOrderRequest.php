@@ -16,6 +16,7 @@ final class SendOrderRequest extends Form
             'supplier' => ['required', 'integer'],
             'packs' => ['required', 'array', 'min:1', 'max:500', new IsMap],
             'packs.*' => ['required', 'integer', 'min:0', 'max:100000'],
+            'lessIsRight' => ['boolean'],
             'note' => ['nullable', 'string', 'max:500'],
         ];
     }

@@ -16,6 +16,7 @@ final readonly class ShelfView extends View
         #[OA\Property] public int $all,
         #[OA\Property] public int $valueMinor,
         #[OA\Property] public ?string $next,
+        #[OA\Property(description: 'nothing is called so; these are called nearly so')] public bool $guessed,
     ) {
     }
 }

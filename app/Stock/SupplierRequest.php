@@ -18,6 +18,7 @@ final class SupplierRequest extends Form
             'minimumMinor' => ['nullable', 'integer', 'min:0', 'max:100000000'],
             'freightMinor' => ['nullable', 'integer', 'min:0', 'max:100000000'],
             'number' => ['nullable', 'string', 'max:60'],
+            'prefer' => ['boolean'],
             'pack' => ['required', 'integer', 'min:1', 'max:100000'],
             'packCostMinor' => ['required', 'integer', 'min:0', 'max:1000000000'],
         ];

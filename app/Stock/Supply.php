@@ -6,6 +6,7 @@ namespace App\Stock;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
 
 /**
  * Where a part is bought.
@@ -16,6 +17,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $number the supplier's
  * @property int $pack how many are in one
  * @property int $pack_cost_minor
+ * @property bool $preferred it is ordered there
+ * @property int|null $was_minor what a pack cost before
+ * @property Carbon|null $changed_at
  * @property-read Supplier $supplier
  * @property-read Part $part
  */
@@ -26,6 +30,8 @@ final class Supply extends Model
     protected $table = 'supplies';
 
     protected $guarded = [];
+
+    protected $casts = ['preferred' => 'boolean', 'changed_at' => 'datetime'];
 
     /** @return BelongsTo<Supplier, $this> */
     public function supplier(): BelongsTo

@@ -11,7 +11,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class SupplyView extends View
 {
-    /** @param  list<int>  $history  taken in each week, the oldest first */
+    /**
+     * @param  list<string>  $plannedFor
+     * @param  list<int>  $history  taken in each week, the oldest first
+     */
     public function __construct(
         #[OA\Property] public string $supplier,
         #[OA\Property] public ?string $contact,
@@ -22,6 +25,9 @@ final readonly class SupplyView extends View
         #[OA\Property] public int $packCostMinor,
         #[OA\Property] public int $reserved,
         #[OA\Property] public int $onOrder,
+        #[OA\Property(description: 'what the kits of open jobs will take')] public int $planned,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'tags of their machines')] public array $plannedFor,
+        #[OA\Property(description: 'on hand and on order, less what is promised and planned')] public int $free,
         #[OA\Property] public int $reorderPoint,
         #[OA\Property] public int $orderPacks,
         #[OA\Property] public float $risk,
@@ -35,7 +41,7 @@ final readonly class SupplyView extends View
     {
         return new self(
             $j->supply->supplier->name, $j->supply->supplier->contact, $j->supply->supplier->lead_days, round($j->lead->meanDays, 1), $j->supply->number, $j->supply->pack, $j->supply->pack_cost_minor,
-            $j->reserved, $j->onOrder, $j->whole('reorder_point'), $j->whole('order_packs'), round($j->number('stockout_probability') ?? 0.0, 4), $j->number('demand_per_week') ?? 0.0, $j->because(), $j->history,
+            $j->reserved, $j->onOrder, $j->planned, $j->plannedFor, $j->whole('free'), $j->whole('reorder_point'), $j->whole('order_packs'), round($j->number('stockout_probability') ?? 0.0, 4), $j->number('demand_per_week') ?? 0.0, $j->because(), $j->history,
         );
     }
 }

@@ -26,6 +26,7 @@ final readonly class Knowledge
      * @param  array<string, Wear>  $wear  by class of part
      * @param  array<string, ServiceItem>  $service
      * @param  array<string, Stocking>  $stocking  by class of part
+     * @param  array<string, Material>  $materials  by code
      */
     public function __construct(
         public array $findings,
@@ -45,6 +46,7 @@ final readonly class Knowledge
         public array $wear = [],
         public array $service = [],
         public array $stocking = [],
+        public array $materials = [],
     ) {
     }
 
@@ -119,6 +121,20 @@ final readonly class Knowledge
     }
 
     /** How a class of part is kept, also when nothing is said of it. */
+    /** The name of a position; its code when it has left the knowledge. */
+    public function positionName(string $family, string $code): string
+    {
+        $position = ($this->families[$family] ?? null)?->positions[$code] ?? null;
+
+        return $position === null ? $code : $position->name;
+    }
+
+    /** @throws InputError */
+    public function material(string $code): Material
+    {
+        return $this->materials[strtoupper($code)] ?? throw InputError::unknown('material', 'material', $code, array_keys($this->materials));
+    }
+
     public function stocking(string $partClass): Stocking
     {
         return $this->stocking[$partClass] ?? new Stocking($partClass, Stocking::USUAL, null);

@@ -40,6 +40,7 @@ final class KnowledgeReader
             wear: $reader->each($files, 'wear.yaml', static fn (Entry $e): Wear => new Wear($e->text('code'), $e->text('place'), $e->numberOrNull('life_hours'), $e->yes('consumable'))),
             service: $reader->each($files, 'service.yaml', $reader->serviceItem(...)),
             stocking: $reader->each($files, 'stocking.yaml', static fn (Entry $e): Stocking => new Stocking($e->text('code'), $e->number('service_level', 0.5, 0.9999), $e->numberOrNull('shelf_life_weeks'))),
+            materials: $reader->each($files, 'materials.yaml', static fn (Entry $e): Material => new Material($e->text('code'), $e->number('density', 0.5, 8), (int) $e->number('open_days', 1, 3650), (int) $e->number('keeps_days', 30, 7300))),
         );
         $mistakes = [...$reader->mistakes, ...CrossCheck::of($knowledge)];
         if ($mistakes !== []) {

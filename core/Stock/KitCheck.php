@@ -47,7 +47,33 @@ final readonly class KitCheck implements Computation
         }
         $fields->done();
 
-        return $this->check($kit, $free, $substitutes, $due);
+        return [...$this->check($kit, $free, $substitutes, $due), ...$this->times($kit, $free, $substitutes)];
+    }
+
+    /**
+     * How often the kit can be made up, and what runs short first.
+     *
+     * @param  array<string, int>  $kit  part => count
+     * @param  array<string, int>  $free  part => what is free on the shelf
+     * @param  array<string, list<string>>  $substitutes  part => parts that do as well
+     * @return array{times: int, shortest: list<string>} none for an empty kit
+     */
+    public function times(array $kit, array $free, array $substitutes): array
+    {
+        $short = fn (int $times): array => array_map(static fn (array $s): string => $s['part'], $this->check(array_map(static fn (int $count): int => $count * $times, $kit), $free, $substitutes, [])['short']);
+        $least = 0;
+        $most = $kit === [] ? 0 : intdiv(array_sum($free), max(1, array_sum($kit))) + 1;
+        // what can be made up twice can be made up once, so it can be halved
+        while ($most - $least > 1) {
+            $middle = intdiv($least + $most, 2);
+            if ($short($middle) === []) {
+                $least = $middle;
+            } else {
+                $most = $middle;
+            }
+        }
+
+        return ['times' => $least, 'shortest' => $kit === [] ? [] : $short($least + 1)];
     }
 
     /**

@@ -35,6 +35,7 @@ final readonly class Reorder implements Computation
         $shelfLife = $fields->numberOrNull('shelf_life_weeks', 1, 1040, 'weeks');
         $money = $fields->numberOrNull('most_to_spend', 0, 1e9);
         $cost = $fields->numberOrNull('unit_cost', 0, 1e7);
+        $last = $fields->has('last_of_kind') ? $fields->text('last_of_kind') : null;
         $fields->done();
         if ($money !== null && $cost === null) {
             throw InputError::at('unit_cost', 'most_to_spend needs unit_cost.');
@@ -44,7 +45,10 @@ final readonly class Reorder implements Computation
         $free = $onHand + $onOrder - $reserved - $planned;
         // what nobody asks for is bought only when somebody needs it
         $enough = $free > $point || ($rate->mean == 0.0 && $free >= 0);
-        $packs = $enough ? 0 : $this->packs($free, $point, $lot, $pack, $rate->mean, $shelfLife, $money, $cost);
+        // whatever history says: without one in hand the next time it is needed the machine waits for the post
+        $lastGone = $last !== null && $enough && $free <= 0;
+        $enough = $enough && ! $lastGone;
+        $packs = $enough ? 0 : $this->packs($free, $point, $lot, $pack, $rate->mean, $shelfLife, $money, $cost, $lastGone);
         $risk = 1 - $law->atMost($free);
         $cover = $rate->mean > 0 ? max(0, $free) / $rate->mean : null;
 
@@ -57,7 +61,7 @@ final readonly class Reorder implements Computation
             'demand_per_week' => $rate->mean,
             'method' => $rate->method,
             'law' => $law->name(),
-            'because' => $this->because($free, $point, $enough, $packs, $pack, $risk, $cover, $lead),
+            'because' => ($last === null ? '' : "{$last} ").$this->because($free, $point, $enough, $packs, $pack, $risk, $cover, $lead),
         ];
     }
 
@@ -84,9 +88,9 @@ final readonly class Reorder implements Computation
         return $order === null || $holding === null || $unit === null || $unit <= 0 ? null : sqrt(2 * 52 * $perWeek * $order / ($holding / 100 * $unit));
     }
 
-    private function packs(int $free, int $point, ?float $lot, int $pack, float $perWeek, ?float $shelfLife, ?float $money, ?float $cost): int
+    private function packs(int $free, int $point, ?float $lot, int $pack, float $perWeek, ?float $shelfLife, ?float $money, ?float $cost, bool $lastGone): int
     {
-        $least = (int) ceil((($perWeek > 0 ? $point + 1 : 0) - $free) / $pack);
+        $least = (int) ceil((($perWeek > 0 ? $point + 1 : ($lastGone ? 1 : 0)) - $free) / $pack);
         $packs = max($least, (int) round(($lot ?? 0.0) / $pack));
         if ($shelfLife !== null) {
             // what would spoil before it is used is not bought, but what is short is

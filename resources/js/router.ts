@@ -13,9 +13,14 @@ import Guide from '@/Repair/Guide.svelte';
 import Guides from '@/Repair/Guides.svelte';
 import TraySheet from '@/Repair/TraySheet.svelte';
 import NotHere from '@/Shop/NotHere.svelte';
+import Donors from '@/Stock/Donors.svelte';
 import Orders from '@/Stock/Orders.svelte';
 import Part from '@/Stock/Part.svelte';
+import PartLabel from '@/Stock/PartLabel.svelte';
 import Shelf from '@/Stock/Shelf.svelte';
+import Spools from '@/Stock/Spools.svelte';
+import Stocktake from '@/Stock/Stocktake.svelte';
+import Tables from '@/Stock/Tables.svelte';
 
 export const { p, navigate, route } = createRouter({
   '/': Bench,
@@ -34,6 +39,11 @@ export const { p, navigate, route } = createRouter({
   '/machines/:tag/label': Label,
   '/shelf': Shelf,
   '/orders': Orders,
+  '/donors': Donors,
+  '/spools': Spools,
+  '/stocktake': Stocktake,
+  '/tables': Tables,
   '/shelf/:number': Part,
+  '/shelf/:number/label': PartLabel,
   '*': NotHere,
 });

@@ -57,7 +57,7 @@ final class DemoOrders
         $coming = OrderLine::query()->whereHas('order', static fn ($q) => $q->whereNull('closed_at'))->pluck('part_id')->all();
         foreach (Supplier::query()->orderBy('id')->get() as $supplier) {
             $packs = [];
-            foreach (Supply::query()->with('part')->where('supplier_id', $supplier->id)->orderBy('id')->get() as $supply) {
+            foreach (Supply::query()->with('part')->where(['supplier_id' => $supplier->id, 'preferred' => true])->orderBy('id')->get() as $supply) {
                 $wanted = ($keep[$supply->part->number] ?? 0) - $supply->part->on_hand;
                 if (! in_array($supply->part_id, $coming, true) && $supply->part->on_hand * 3 < ($keep[$supply->part->number] ?? 0)) {
                     $packs[$supply->part->number] = (int) ceil($wanted / $supply->pack);
@@ -83,7 +83,7 @@ final class DemoOrders
     {
         foreach ($order->lines()->with('part')->get() as $line) {
             $dearer = $random->getInt(0, 9) === 0 ? (int) round($line->pack_cost_minor * $random->getInt(103, 112) / 100) : null;
-            $this->keep->receive($line, $line->open(), $dearer, false, $by);
+            $this->keep->receive($line, $line->open(), $dearer, false, $by, sprintf('%s-%03d', substr($order->supplier->name, 0, 1), $order->id * 7 % 1000));
         }
     }
 

@@ -48,7 +48,7 @@ final class DemoShop
     /** @var array<int, true> machine id => somebody is on the way with it */
     private array $underway = [];
 
-    public function __construct(private readonly Container $app, private readonly Knowledge $knowledge, private readonly RegisterMachine $register, private readonly MoveStock $stock, private readonly Hands $hands, private readonly EditJob $edit, private readonly DemoFind $find, private readonly DemoFix $tray, private readonly DemoOrders $orders)
+    public function __construct(private readonly Container $app, private readonly Knowledge $knowledge, private readonly RegisterMachine $register, private readonly MoveStock $stock, private readonly Hands $hands, private readonly EditJob $edit, private readonly DemoFind $find, private readonly DemoFix $tray, private readonly DemoOrders $orders, private readonly DemoShelf $shelf)
     {
     }
 
@@ -108,6 +108,7 @@ final class DemoShop
                 $this->stock->receive($part, $keep, $cost, 'opening stock', $this->people['sam']);
             }
         }
+        $this->shelf->sort();
     }
 
     private function castMachines(): void
@@ -185,6 +186,10 @@ final class DemoShop
     private function plotDeliveries(DemoClock $clock): void
     {
         $this->orders->sell();
+        $this->shelf->sellElsewhere();
+        foreach ($this->shelf->story($this->people) as [$day, $happens]) {
+            $clock->add((int) $this->weekday($day)->setTime(11, 10)->timestamp, $happens);
+        }
         $keep = [];
         foreach (DemoCast::PARTS as $class => $variants) {
             foreach ($variants as $i => $variant) {
@@ -257,6 +262,7 @@ final class DemoShop
     {
         $this->find->play($this->today, $this->people);
         $this->tray->setTheTray($this->today, $this->people);
+        $this->shelf->today($this->today, $this->people);
         foreach (Job::query()->whereNull('finished_at')->orderBy('id')->get() as $job) {
             $this->hands->off($job);
             if ($job->waits_for === 'itself') {

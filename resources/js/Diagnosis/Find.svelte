@@ -12,6 +12,7 @@
   import DoNext from './DoNext.svelte';
   import FindingList from './FindingList.svelte';
   import Superseded from './Superseded.svelte';
+  import PrintedFrom from './PrintedFrom.svelte';
   import Suspects from './Suspects.svelte';
   import TrialsLink from './TrialsLink.svelte';
 
@@ -62,6 +63,7 @@
   <section aria-labelledby="what-it-does">
     <h2 id="what-it-does" class="sr-only">What it does</h2>
     <FindingList {job} {may} busy={work.busy} likely={diagnosis.data?.likely ?? []} {record} {withdraw} />
+    <PrintedFrom {job} {may} />
     {#if work.refusal}<div class="mt-2"><Problem message={work.refusal.message} /></div>{/if}
   </section>
   <section aria-labelledby="what-it-could-be" class="min-w-0">

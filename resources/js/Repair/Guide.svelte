@@ -46,6 +46,28 @@
           <span class="fig">{g.guide.practised}</span> when practised.
         </p>
       </section>
+      {#if g.kits.length > 0}
+        <section>
+          <h2>With what is on the shelf</h2>
+          <table class="w-full text-sm">
+            <tbody>
+              {#each g.kits as one (one.familyName + (one.school ?? ''))}
+                <tr class="rule-below align-baseline">
+                  <td class="py-1">{one.familyName}{one.school ? ` (${one.school})` : ''}</td>
+                  <td
+                    class={['pl-2 text-right whitespace-nowrap', one.times === 0 && 'font-semibold text-out']}
+                    >{#if one.times === 0}✕ not now{:else}<span class="fig">{one.times}</span>
+                      {one.times === 1 ? 'time' : 'times'}{/if}</td
+                  >
+                  <td class="pl-2 text-right text-quiet"
+                    >{one.times === 0 ? 'lacks' : 'then'} {one.shortest.join(', ')}</td
+                  >
+                </tr>
+              {/each}
+            </tbody>
+          </table>
+        </section>
+      {/if}
       {#each lists as [name, list] (name)}
         <section>
           <h2>{name}</h2>

@@ -4,6 +4,7 @@
   import { keepJob } from '@/api/queries';
   import type { GuideRun, Job } from '@/api/types';
   import Button from '@/ui/Button.svelte';
+  import { promised as dayOf } from '@/ui/format';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
 
@@ -40,6 +41,14 @@
   <h3 class="mt-2">
     Kit {#if needed.length > 0}<span class={['font-normal', can ? 'text-well' : 'text-out']}
         >{can ? '✓ all there' : '✕ something is short'}</span
+      >{/if}
+    {#if run.kitTimes !== null && can}<span class="font-normal text-quiet"
+        >for <span class="fig">{run.kitTimes}</span>
+        {run.kitTimes === 1 ? 'machine' : 'machines'}{run.kitShortest.length > 0
+          ? `; shortest: ${run.kitShortest.join(', ')}`
+          : ''}</span
+      >{:else if !can && run.kitCouldStart}<span class="font-normal text-quiet"
+        >expected by {dayOf(run.kitCouldStart)}</span
       >{/if}
   </h3>
   <ul class="text-sm">

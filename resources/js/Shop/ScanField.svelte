@@ -37,6 +37,7 @@
     input?.blur();
     if (hit.kind === 'job') navigate('/jobs/:id', { params: { id: hit.key } });
     else if (hit.kind === 'machine') navigate('/machines/:tag', { params: { tag: hit.key } });
+    else if (hit.kind === 'spool') navigate('/spools');
     else navigate('/shelf/:number', { params: { number: hit.key } });
   }
 

@@ -20,7 +20,11 @@
   const places = [
     { name: 'Bench', path: '/' as const, also: ['/jobs', '/book-in'] },
     { name: 'Machines', path: '/machines' as const, also: ['/look-lists'] },
-    { name: 'Shelf', path: '/shelf' as const, also: ['/orders'] },
+    {
+      name: 'Shelf',
+      path: '/shelf' as const,
+      also: ['/orders', '/donors', '/spools', '/stocktake', '/tables'],
+    },
     { name: 'Guides', path: '/guides' as const, also: [] },
   ];
   const open = (place: (typeof places)[number]): boolean =>

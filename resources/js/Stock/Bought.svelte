@@ -1,21 +1,20 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query';
   import { api, Refusal, told } from '@/api/client';
-  import type { PartPage } from '@/api/types';
+  import type { Offer, PartPage } from '@/api/types';
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
-  import { money, number } from '@/ui/format';
+  import { day, money, number } from '@/ui/format';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
 
-  /** Where a part is bought, what was asked for week by week, and when to order. */
-  let { page }: { page: PartPage } = $props();
+  /** Where a part can be bought, and where it is. */
+  let { page, keep }: { page: PartPage; keep: (page: PartPage) => void } = $props();
 
   const me = here();
   const client = useQueryClient();
   const work = new Work();
-  const it = $derived(page.supply);
   let editing = $state(false);
   let supplier = $state('');
   let contact = $state('');
@@ -24,84 +23,99 @@
   let pack = $state('');
   let cost = $state('');
 
-  function edit(): void {
-    supplier = it?.supplier ?? '';
-    contact = it?.contact ?? '';
-    days = it ? String(it.saysDays) : '';
-    theirs = it?.number ?? '';
-    pack = it ? String(it.pack) : '1';
-    cost = it ? (it.packCostMinor / 100).toFixed(2) : '';
+  function edit(offer: Offer | null): void {
+    supplier = offer?.supplier ?? '';
+    contact = offer && page.supply?.supplier === offer.supplier ? (page.supply.contact ?? '') : '';
+    days = offer ? String(Math.round(offer.saysDays)) : '';
+    theirs = offer?.number ?? '';
+    pack = offer ? String(offer.pack) : '1';
+    cost = offer ? (offer.packCostMinor / 100).toFixed(2) : '';
     editing = true;
   }
 
-  const keep = () =>
+  async function put(body: Parameters<typeof send>[0]): Promise<void> {
+    keep(await send(body));
+    await client.invalidateQueries({ queryKey: ['parts'] });
+    await client.invalidateQueries({ queryKey: ['orders'] });
+  }
+  const send = (body: {
+    supplier: string;
+    contact: string | null;
+    leadDays: number;
+    number: string | null;
+    pack: number;
+    packCostMinor: number;
+    prefer?: boolean;
+  }) => told(api.PUT('/parts/{number}/supply', { params: { path: { number: page.part.number } }, body }));
+
+  const kept = () =>
     work.do(async () => {
       const figures = { leadDays: number(days), pack: number(pack), packCostMinor: number(cost) };
       for (const [field, figure] of Object.entries(figures)) {
         if (figure === null) throw new Refusal(422, 'Give a number.', [{ field, message: 'Give a number.' }]);
       }
-      client.setQueryData(
-        ['part', page.part.number],
-        await told(
-          api.PUT('/parts/{number}/supply', {
-            params: { path: { number: page.part.number } },
-            body: {
-              supplier,
-              contact: contact.trim() || null,
-              leadDays: figures.leadDays ?? 0,
-              number: theirs.trim() || null,
-              pack: figures.pack ?? 1,
-              packCostMinor: Math.round((figures.packCostMinor ?? 0) * 100),
-            },
-          }),
-        ),
-      );
-      await client.invalidateQueries({ queryKey: ['parts'] });
-      await client.invalidateQueries({ queryKey: ['orders'] });
+      await put({
+        supplier,
+        contact: contact.trim() || null,
+        leadDays: figures.leadDays ?? 0,
+        number: theirs.trim() || null,
+        pack: figures.pack ?? 1,
+        packCostMinor: Math.round((figures.packCostMinor ?? 0) * 100),
+      });
       editing = false;
     });
-
-  const most = $derived(Math.max(1, ...(it?.history ?? [])));
-  const W = 520;
-  const H = 60;
+  const prefer = (offer: Offer) =>
+    work.do(() =>
+      put({
+        supplier: offer.supplier,
+        contact: offer.contact,
+        leadDays: offer.saysDays,
+        number: offer.number,
+        pack: offer.pack,
+        packCostMinor: offer.packCostMinor,
+        prefer: true,
+      }),
+    );
 </script>
 
-{#if it}
-  <p class="mt-2 max-w-prose">{it.because}</p>
-  <p class="text-sm text-quiet">
-    <span class="fig">{it.reserved}</span> promised · <span class="fig">{it.onOrder}</span> on order ·
-    <span class="fig">{it.demandPerWeek.toFixed(2)}</span> asked for in a week
-  </p>
-  <svg
-    viewBox="0 0 {W} {H + 14}"
-    class="mt-2 h-auto w-full max-w-2xl"
-    role="img"
-    aria-label="Taken week by week over {it.history.length} weeks, {it.history.reduce(
-      (a, b) => a + b,
-      0,
-    )} in all"
-  >
-    {#each it.history as taken, week (week)}
-      <rect
-        x={(week * W) / it.history.length}
-        width={Math.max(1, W / it.history.length - 1.5)}
-        y={H - (taken / most) * (H - 4)}
-        height={(taken / most) * (H - 4)}
-        fill="#0f5661"
-      />
-    {/each}
-    <line x1="0" x2={W} y1={H} y2={H} stroke="#5a6468" />
-    <text x="0" y={H + 12} font-size="11" fill="#5a6468">{it.history.length} weeks ago</text>
-    <text x={W} y={H + 12} text-anchor="end" font-size="11" fill="#5a6468">this week; most {most}</text>
-  </svg>
-{/if}
-<h2 class="rule-below mt-5 pb-1.5">Bought from</h2>
+<h2 class="rule-below mt-6 pb-1.5">Bought from</h2>
+<ul>
+  {#each page.offers as offer (offer.supplier)}
+    <li class="rule-below flex flex-wrap items-baseline justify-between gap-x-3 py-1.5">
+      <span class="min-w-0">
+        <span class={[offer.preferred && 'font-semibold']}>{offer.supplier}</span>
+        <span class="text-quiet"
+          >{offer.number ? `· ${offer.number} ` : ''}· {offer.pack === 1
+            ? 'singly'
+            : `${offer.pack} in a pack`},
+          <span class="fig">{money(offer.packCostMinor, me.currency)}</span> · takes about
+          <span class="fig">{offer.leadDays}</span> days</span
+        >
+        {#if offer.wasMinor !== null && offer.changedAt}
+          <span class={['text-sm', offer.packCostMinor > offer.wasMinor ? 'text-out' : 'text-well']}
+            >{offer.packCostMinor > offer.wasMinor ? '▲' : '▼'} was {money(offer.wasMinor, me.currency)} until
+            {day(offer.changedAt, me.zone)}</span
+          >
+        {/if}
+      </span>
+      <span class="flex items-baseline gap-1">
+        {#if offer.preferred}<span class="text-sm text-quiet">ordered here</span>
+        {:else if me.person.meetsOwners}<Button kind="quiet" busy={work.busy} onclick={() => prefer(offer)}
+            >Order here instead</Button
+          >{/if}
+        {#if me.person.meetsOwners}<Button kind="quiet" onclick={() => edit(offer)}>Change</Button>{/if}
+      </span>
+    </li>
+  {:else}
+    <li class="py-1.5 text-quiet">Nowhere yet, so nothing is said of when to order.</li>
+  {/each}
+</ul>
 {#if editing}
   <form
     class="mt-2 grid max-w-xl gap-3 sm:grid-cols-2"
     onsubmit={(event) => {
       event.preventDefault();
-      void keep();
+      void kept();
     }}
   >
     <Field label="Supplier" bind:value={supplier} maxlength={120} focus error={work.error('supplier')} />
@@ -122,19 +136,8 @@
       <Button kind="quiet" onclick={() => (editing = false)}>Not now</Button>
     </div>
   </form>
-{:else}
-  <p class="mt-2 flex flex-wrap items-baseline gap-x-3">
-    {#if it}
-      <span>
-        {it.supplier}
-        <span class="text-quiet"
-          >{it.number ? `· ${it.number} ` : ''}· {it.pack === 1 ? 'singly' : `${it.pack} in a pack`},
-          {money(it.packCostMinor, me.currency)} · says {it.saysDays} days, takes about
-          <span class="fig">{it.leadDays}</span></span
-        >
-      </span>
-    {:else}<span class="text-quiet">Nowhere yet, so nothing is said of when to order.</span>{/if}
-    {#if me.person.meetsOwners}<Button kind="quiet" onclick={edit}>{it ? 'Change' : 'Say where…'}</Button
-      >{/if}
-  </p>
+{:else if me.person.meetsOwners}
+  <Button kind="quiet" onclick={() => edit(null)}
+    >{page.offers.length === 0 ? 'Say where…' : 'It is sold elsewhere too…'}</Button
+  >
 {/if}

@@ -17,6 +17,7 @@
   let at = $state<number | null>(null);
   let quantity = $state('');
   let cost = $state('');
+  let batch = $state('');
   let closing = $state(false);
   let because = $state('');
   const asks = $derived(work.error('more'));
@@ -25,6 +26,7 @@
     at = at === line.id ? null : line.id;
     quantity = String(line.open);
     cost = '';
+    batch = '';
     work.refusal = null;
   }
 
@@ -40,6 +42,7 @@
         quantity: pieces,
         packCostMinor: paid === null ? null : Math.round(paid * 100),
         moreIsRight: more,
+        batch: batch.trim() || null,
       };
       keep(
         await told(
@@ -64,7 +67,10 @@
 <section class="mt-3" aria-label="Order {order.id}">
   <h3 class="flex flex-wrap items-baseline justify-between gap-x-3">
     <span><span class="fig">{order.id}</span> {order.supplier}</span>
-    <a class="text-sm font-normal text-quiet underline" href="/files/orders/{order.id}.csv" download>CSV</a>
+    <span class="flex gap-3 text-sm font-normal text-quiet">
+      <a class="underline" href="/files/orders/{order.id}.pdf" target="_blank">PDF</a>
+      <a class="underline" href="/files/orders/{order.id}.csv" download>CSV</a>
+    </span>
   </h3>
   <p class="text-sm text-quiet">
     {day(order.sentAt, me.zone)}, {order.by} · {money(order.totalMinor, me.currency)} ·
@@ -110,6 +116,7 @@
                 error={work.error('packCostMinor')}
               />
             </div>
+            <div class="w-36"><Field label="Batch, on the bag" bind:value={batch} mono maxlength={40} /></div>
             <Button kind="main" type="submit" busy={work.busy}>Into bin {line.bin}</Button>
             {#if asks}
               <p class="w-full text-waiting">▢ {asks}</p>

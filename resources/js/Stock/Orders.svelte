@@ -2,11 +2,11 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { ordersQuery } from '@/api/queries';
   import type { Orders } from '@/api/types';
-  import { p } from '@/router';
   import { here } from '@/Shop/session.svelte';
   import { day, money } from '@/ui/format';
   import OpenOrder from './OpenOrder.svelte';
   import Proposal from './Proposal.svelte';
+  import ShelfPlaces from './ShelfPlaces.svelte';
 
   const me = here();
   const client = useQueryClient();
@@ -22,9 +22,9 @@
 
 {#if orders.data}
   <main class="grid lg:min-h-[calc(100vh-7.6rem)] lg:grid-cols-[minmax(0,1fr)_390px]">
-    <div class="min-w-0 px-4 py-4 md:px-5">
-      <p class="text-sm"><a class="text-quiet underline" href={p('/shelf')}>Shelf</a></p>
-      <h1 class="mt-1">What to order</h1>
+    <div class="min-w-0 px-4 py-3 md:px-5">
+      <ShelfPlaces />
+      <h1 class="mt-2">What to order</h1>
       {#each orders.data.proposals as proposal (proposal.supplier)}
         <Proposal {proposal} may={me.person.meetsOwners} {keep} />
       {:else}

@@ -1,161 +1,158 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { api, Refusal, told } from '@/api/client';
+  import { sendFile } from '@/api/client';
   import { partQuery } from '@/api/queries';
+  import type { PartPage } from '@/api/types';
   import { p, route } from '@/router';
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
-  import Field from '@/ui/Field.svelte';
-  import { clock, day, money, number as asNumber } from '@/ui/format';
-  import Press from '@/ui/Press.svelte';
+  import { day, hours, money } from '@/ui/format';
+  import { smaller } from '@/ui/photograph';
   import Problem from '@/ui/Problem.svelte';
   import Tag from '@/ui/Tag.svelte';
   import { Work } from '@/ui/work.svelte';
+  import Batches from './Batches.svelte';
   import Bought from './Bought.svelte';
+  import Demand from './Demand.svelte';
+  import EditPart from './EditPart.svelte';
+  import MadeHere from './MadeHere.svelte';
+  import MoveForm from './MoveForm.svelte';
+  import Movements from './Movements.svelte';
+  import Promised from './Promised.svelte';
+  import Relations from './Relations.svelte';
 
   const me = here();
   const client = useQueryClient();
   const work = new Work();
   const number = $derived((route.params as Record<string, string>)['number'] ?? '');
   const part = createQuery(() => partQuery(number));
+  let editing = $state(false);
 
-  let kind = $state<'received' | 'counted' | 'scrapped'>('received');
-  let quantity = $state('');
-  let cost = $state('');
-  let note = $state('');
+  const keep = (page: PartPage): void => {
+    client.setQueryData(['part', number], page);
+  };
+  const photograph = (file: File | undefined) =>
+    file &&
+    work.do(async () => keep(await sendFile<PartPage>(`/parts/${number}/photograph`, await smaller(file))));
 
-  const words = {
-    received: 'received',
-    used: 'used',
-    returned: 'put back',
-    counted: 'counted',
-    scrapped: 'scrapped',
-  } as const;
-
-  async function move(): Promise<void> {
-    const count = asNumber(quantity);
-    const price = asNumber(cost);
-    const done = await work.do(async () => {
-      const wrong = (field: string, message: string) => new Refusal(422, message, [{ field, message }]);
-      if (count === null || !Number.isInteger(count)) throw wrong('quantity', 'How many? A whole number.');
-      if (kind === 'received' && price === null) throw wrong('unitCostMinor', 'What did one cost?');
-      const body = {
-        kind,
-        quantity: count,
-        note: note || null,
-        unitCostMinor: kind === 'received' && price !== null ? Math.round(price * 100) : null,
-      };
-      client.setQueryData(
-        ['part', number],
-        await told(api.POST('/parts/{number}/movements', { params: { path: { number } }, body })),
-      );
-      await client.invalidateQueries({ queryKey: ['parts'] });
-    });
-    if (done) quantity = cost = note = '';
-  }
+  const grades = { new: '', tested: 'used, tested', untested: 'used, untested' } as const;
+  const named = (all: { code: string; name: string }[], codes: string[]): string =>
+    codes.map((code) => all.find((one) => one.code === code)?.name ?? code).join(', ');
+  const positions = $derived(me.words.families.flatMap((family) => family.positions));
+  const fits = $derived.by(() => {
+    const it = part.data?.fits;
+    if (!it) return '';
+    const said = [
+      it.families.length > 0 ? named(me.words.families, it.families) : '',
+      it.positions.length > 0 ? named(positions, it.positions) : '',
+      ...Object.entries(it.traits).map(([trait, value]) => `${trait.replace(/_/g, ' ')} ${value}`),
+    ].filter(Boolean);
+    return said.length > 0 ? said.join(' · ') : 'every machine with such a position';
+  });
 </script>
 
 <svelte:head><title>{part.data?.part.name ?? 'Part'} · Odd Bench</title></svelte:head>
 
 {#if part.data}
-  {@const it = part.data.part}
-  <main class="grid lg:min-h-[calc(100vh-7.6rem)] lg:grid-cols-[minmax(0,1fr)_350px]">
-    <div class="min-w-0 px-4 py-4 md:px-5">
-      <p class="text-sm"><a class="text-quiet underline" href={p('/shelf')}>Shelf</a></p>
-      <h1 class="mt-1 break-words">{it.name}</h1>
-      <p class="text-quiet">
-        {it.className} · <span class="fig">{it.number}</span> · bin <span class="fig">{it.bin}</span>
-      </p>
-      <p class="mt-3 text-lg">
-        <span class="fig font-semibold">{it.onHand}</span> on hand
-        <span class="text-quiet">· worth <span class="fig">{money(it.valueMinor, me.currency)}</span></span>
-      </p>
-      <Bought page={part.data} />
-      <h2 class="rule-below mt-5 pb-1.5">Movements</h2>
-      <table class="w-full">
-        <tbody>
-          {#each part.data.movements as movement (movement.id)}
-            <tr class="rule-below align-baseline">
-              <td class="w-14 py-2 text-right"
-                ><span class={['fig font-semibold', movement.quantity > 0 ? 'text-well' : '']}
-                  >{movement.quantity > 0 ? '+' : '−'}{Math.abs(movement.quantity)}</span
-                ></td
-              >
-              <td class="pl-4"
-                >{words[movement.kind]}{movement.undone ? ', put back later' : ''}
-                {#if movement.machine && movement.job !== null}<a
-                    href={p('/jobs/:id', { params: { id: String(movement.job) } })}
-                    class="ml-1"><Tag tag={movement.machine} /></a
-                  >{/if}
-                {#if movement.note}<span class="text-sm text-quiet">{movement.note}</span>{/if}</td
-              >
-              <td class="fig text-right text-quiet max-md:hidden"
-                >{money(movement.valueMinor, me.currency)}</td
-              >
-              <td class="pl-4 text-right text-sm text-quiet"
-                >{movement.by}, {day(movement.at, me.zone)} {clock(movement.at, me.zone)}</td
-              >
-            </tr>
-          {:else}
-            <tr
-              ><td class="py-2 text-quiet">Nothing has moved yet. Receive the first ones on the right.</td
-              ></tr
+  {@const page = part.data}
+  {@const it = page.part}
+  <main class="grid lg:min-h-[calc(100vh-7.6rem)] lg:grid-cols-[minmax(0,1fr)_370px]">
+    <div class="min-w-0 px-4 py-3 md:px-5">
+      <div class="flex items-start gap-4">
+        <div class="min-w-0 grow">
+          <p class="text-sm"><a class="text-quiet underline" href={p('/shelf')}>Shelf</a></p>
+          <h1 class="mt-1 break-words">
+            {it.name}
+            {#if it.grade !== 'new'}<span class="text-sm font-normal text-waiting">▢ {grades[it.grade]}</span
+              >{/if}
+          </h1>
+          <p class="text-quiet">
+            {it.className} · <span class="fig">{it.number}</span>{#if page.words}
+              · also called {page.words}{/if}
+          </p>
+          <p class="mt-2 text-lg">
+            <span class="fig font-semibold">{it.onHand}</span> on hand{#each page.bins as bin, i (bin.bin)}{i ===
+              0
+                ? ','
+                : ' and'}
+              {#if page.bins.length > 1}<span class="fig">{bin.onHand}</span>{/if} in bin
+              <span class="fig font-semibold">{bin.bin}</span>{:else}, bin
+              <span class="fig font-semibold">{it.bin}</span>{/each}
+            <span class="text-quiet"
+              >· worth <span class="fig">{money(it.valueMinor, me.currency)}</span></span
             >
-          {/each}
-        </tbody>
-      </table>
+          </p>
+        </div>
+        {#if page.photo}<img
+            src={page.photo}
+            alt="Photograph of {it.name}"
+            class="max-h-28 max-w-40 shrink-0 border border-line object-contain"
+          />{/if}
+      </div>
+      <Batches {page} {keep} />
+      {#if page.successor}
+        <p class="mt-2 text-waiting">
+          ▢ Not bought any more: what is left is used up, and
+          <a class="underline" href={p('/shelf/:number', { params: { number: page.successor.number } })}
+            >{page.successor.name}</a
+          > is ordered instead.
+        </p>
+      {/if}
+      {#if page.supply}<Demand supply={page.supply} />{/if}
+      <p class="mt-3 flex flex-wrap items-baseline gap-x-2">
+        <span class="font-semibold">Fits</span> <span class="min-w-0 break-words">{fits}</span>
+        {#if page.shelfLifeWeeks !== null}<span class="text-quiet"
+            >· keeps <span class="fig">{page.shelfLifeWeeks}</span> weeks</span
+          >{/if}
+      </p>
+      {#if page.notes}<p class="mt-1 max-w-prose break-words whitespace-pre-line">{page.notes}</p>{/if}
+      <p class="mt-1 flex flex-wrap items-center gap-x-3 text-sm">
+        {#if me.person.meetsOwners}
+          <Button kind="quiet" onclick={() => (editing = true)}>Change what it is…</Button>
+          <label class="inline-flex min-h-9 items-center text-quiet underline"
+            >{page.photo ? 'Another photograph' : 'Photograph it'}<input
+              type="file"
+              accept="image/*"
+              class="sr-only"
+              onchange={(event) => photograph(event.currentTarget.files?.[0])}
+            /></label
+          >
+        {/if}
+        <a class="text-quiet underline" href={p('/shelf/:number/label', { params: { number } })}>Bin label</a>
+      </p>
+      {#if work.refusal}<Problem message={work.refusal.message} />{/if}
+      <div class="grid gap-x-8 xl:grid-cols-2">
+        <div><Bought {page} {keep} /></div>
+        <div><Relations {page} {keep} /></div>
+      </div>
+      {#if page.part.grade === 'new'}<MadeHere {page} {keep} />{/if}
+      <Movements {page} {keep} />
     </div>
     <aside class="border-line bg-side px-5 py-4 max-lg:border-t lg:border-l">
-      {#if me.person.meetsOwners}
-        <h2>Move stock</h2>
-        <form
-          class="mt-2 grid gap-4"
-          onsubmit={(event) => {
-            event.preventDefault();
-            void move();
-          }}
-        >
-          <Press
-            label="What happens"
-            bind:value={kind}
-            choices={[
-              { code: 'received', name: 'Receive' },
-              { code: 'counted', name: 'Count the bin' },
-              { code: 'scrapped', name: 'Scrap' },
-            ]}
-          />
-          <Field
-            label={kind === 'counted' ? 'How many are there' : 'How many'}
-            bind:value={quantity}
-            numeric
-            error={work.error('quantity')}
-          />
-          {#if kind === 'received'}<Field
-              label="Cost of one"
-              bind:value={cost}
-              numeric
-              unit={me.currency}
-              error={work.error('unitCostMinor')}
-            />{/if}
-          <Field label="Note" bind:value={note} maxlength={200} />
-          {#if work.refusal && !work.error('quantity') && !work.error('unitCostMinor')}<Problem
-              message={work.refusal.message}
-            />{/if}
-          <div>
-            <Button kind="main" type="submit" busy={work.busy}
-              >{kind === 'received'
-                ? 'Put in bin'
-                : kind === 'counted'
-                  ? 'So many are there'
-                  : 'Scrap them'}</Button
+      {#if me.person.meetsOwners}<MoveForm {page} {keep} />{:else}<p class="text-quiet">
+          Your role only looks.
+        </p>{/if}
+      <Promised {page} {keep} />
+      <h2 class="rule-below mt-6 pb-1">Sits in</h2>
+      <ul>
+        {#each page.fitted as one (one.tag + one.position)}
+          <li class="rule-below flex flex-wrap items-baseline justify-between gap-x-2 py-1.5">
+            <span
+              ><a href={p('/machines/:tag', { params: { tag: one.tag } })}><Tag tag={one.tag} /></a>
+              {one.position}</span
             >
-          </div>
-        </form>
-      {:else}
-        <p class="text-quiet">Your role only looks.</p>
-      {/if}
+            <span class="text-sm text-quiet"
+              >{#if one.hours !== null}<span class="fig">{hours(one.hours)}</span> h,
+              {/if}{day(one.since, me.zone)}</span
+            >
+          </li>
+        {:else}
+          <li class="py-1.5 text-quiet">No machine that is known.</li>
+        {/each}
+      </ul>
     </aside>
   </main>
+  <EditPart bind:open={editing} {page} {keep} />
 {:else if part.isError}
   <main class="p-8">
     <h1>Not found</h1>

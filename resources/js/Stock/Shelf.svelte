@@ -11,6 +11,7 @@
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
   import CoverStrip from './CoverStrip.svelte';
+  import ShelfPlaces from './ShelfPlaces.svelte';
 
   const me = here();
   const client = useQueryClient();
@@ -52,21 +53,21 @@
 
 <svelte:head><title>Shelf · Odd Bench</title></svelte:head>
 
-<main class="px-4 py-4 md:px-5">
-  <div class="flex flex-wrap items-end gap-3">
+<main class="px-4 py-3 md:px-5">
+  <ShelfPlaces />
+  <div class="mt-1 flex flex-wrap items-end gap-3">
     <h1 class="mr-4 self-center">
-      Shelf {#if first}<span class="ml-1 text-sm font-normal text-quiet"
+      Shelf {#if first && !first.guessed}<span class="ml-1 text-sm font-normal text-quiet"
           ><span class="fig">{first.all}</span> parts,
           <span class="fig">{money(first.valueMinor, me.currency)}</span></span
         >{/if}
     </h1>
-    <div class="w-72"><Field label="Name, number or bin" bind:value={text} /></div>
+    <div class="w-80"><Field label="Any of its words, a number or a bin" bind:value={text} /></div>
     {#if me.person.meetsOwners}<Button onclick={() => (adding = true)}>New part</Button>{/if}
-    <a
-      class="inline-flex min-h-11 items-center rounded-sm border border-action bg-white px-4 font-semibold text-action hover:bg-wash"
-      href={p('/orders')}>What to order</a
-    >
   </div>
+  {#if first?.guessed}<p role="status" class="mt-3">
+      No part is called “{text.trim()}”. These are called nearly so:
+    </p>{/if}
   {#if shelf.isError}<p role="alert" class="mt-4 text-out">✕ {shelf.error.message}</p>{/if}
   <table class="mt-3 w-full border-t border-line">
     <thead>
@@ -81,13 +82,20 @@
       </tr>
     </thead>
     <tbody>
-      {#each parts as part (part.number)}
+      {#each parts as part, i (part.number)}
         <tr class="rule-below hover:bg-wash">
-          <td class="fig w-16">{part.bin}</td>
+          <td class="fig w-16 align-top"
+            ><span class={['inline-block py-2.5', part.bin === parts[i - 1]?.bin && 'sr-only']}
+              >{part.bin}</span
+            ></td
+          >
           <td
             ><a
-              class="block py-2.5 font-semibold hover:underline"
-              href={p('/shelf/:number', { params: { number: part.number } })}>{part.name}</a
+              class="block py-2.5 font-semibold break-words hover:underline"
+              href={p('/shelf/:number', { params: { number: part.number } })}
+              >{part.name}{#if part.suspect}<span class="ml-2 text-sm font-normal text-out"
+                  >✕ a bad batch may lie among them</span
+                >{/if}</a
             ></td
           >
           <td class="fig text-quiet max-md:hidden">{part.number}</td>
@@ -110,7 +118,7 @@
   {#if shelf.data && parts.length === 0}
     <p class="mt-4 text-quiet">
       {text
-        ? 'No part is called so.'
+        ? 'No part is called so, nor nearly so.'
         : 'Parts stand here by bin, with what is on hand. Make the first one known.'}
     </p>
   {/if}

@@ -103,6 +103,18 @@ export async function sendPaper(
   );
 }
 
+/** Sends a file as it is to an address that takes one; the answer is what that address says. */
+export async function sendFile<T>(path: string, file: Blob): Promise<T> {
+  return asked<T>(
+    new Request(`/api/v1${path}`, {
+      method: 'POST',
+      body: file,
+      // a table is no JSON, whatever the system thinks its kind is
+      headers: { Accept: 'application/json', 'Content-Type': 'application/octet-stream' },
+    }),
+  );
+}
+
 /** Asks an instrument with what was typed, or with a file as the body. */
 export async function readInstrument(
   name: string,

@@ -114,6 +114,27 @@ export const partQuery = (number: string) => ({
   queryFn: () => told(api.GET('/parts/{number}', { params: { path: { number } } })),
 });
 
+export const donorsQuery = () => ({
+  queryKey: ['donors'],
+  queryFn: () => told(api.GET('/donors')),
+});
+
+export const spoolsQuery = () => ({
+  queryKey: ['spools'],
+  queryFn: () => told(api.GET('/spools')),
+});
+
+export const stocktakesQuery = () => ({
+  queryKey: ['stocktakes'],
+  queryFn: () => told(api.GET('/stocktakes')),
+  refetchInterval: LIVE,
+});
+
+export const stockFilesQuery = () => ({
+  queryKey: ['stock-files'],
+  queryFn: () => told(api.GET('/stock-files')),
+});
+
 /** A write answered with the job as it stands now: show that, and let what depends on it be asked for again. */
 export function keepJob(client: QueryClient, job: Job): void {
   client.setQueryData(['job', job.id], job);

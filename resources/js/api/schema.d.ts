@@ -20,6 +20,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/donors": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shelfDonors"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/donors/{tag}/parts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["shelfSalvage"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/families/{family}/papers": {
         parameters: {
             query?: never;
@@ -756,6 +788,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/jobs/{job}/spool": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["spoolInJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/jobs/{job}/station": {
         parameters: {
             query?: never;
@@ -1211,9 +1259,25 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["shelfShow"];
+        get: operations["partShow"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["partUpdate"];
+        trace?: never;
+    };
+    "/parts/{number}/made": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["partMade"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1236,6 +1300,134 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/parts/{number}/movements/{movement}/bad-batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["partFlag"];
+        post?: never;
+        delete: operations["partLift"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/parts/{number}/photograph": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["partPhotograph"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/parts/{number}/promises": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["partPromise"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/parts/{number}/recipe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["partRecipe"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/parts/{number}/recipe/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["partRecipeFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/parts/{number}/substitutes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["partSubstitute"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/parts/{number}/substitutes/{other}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["partNoSubstitute"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/parts/{number}/successor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["partSucceed"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/parts/{number}/supply": {
         parameters: {
             query?: never;
@@ -1244,7 +1436,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["shelfSupply"];
+        put: operations["partSupply"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1284,6 +1476,182 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/spools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["spoolIndex"];
+        put?: never;
+        post: operations["spoolStore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/spools/{code}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["spoolEvent"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/stock-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stockFileIndex"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/stock-files/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stockFileShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/stock-files/{file}/apply": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stockFileApply"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/stock-files/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stockFileStore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/stocktakes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stocktakeIndex"];
+        put?: never;
+        post: operations["stocktakeStart"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/stocktakes/{stocktake}/bins/{bin}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stocktakeSheet"];
+        put: operations["stocktakeOpen"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/stocktakes/{stocktake}/bins/{bin}/counts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stocktakeCount"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/stocktakes/{stocktake}/bins/{bin}/done": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stocktakeDone"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/stocktakes/{stocktake}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stocktakeEnd"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1304,6 +1672,20 @@ export interface components {
             at: string;
             /** @description the input it is handed to */
             hands: string | null;
+        };
+        /** @description A receipt whose parts are not to be trusted. */
+        BatchView: {
+            id: number;
+            movement: number;
+            batch: string | null;
+            because: string;
+            by: string;
+            at: string;
+            /** @description in the bin, by first in first out */
+            leftLikely: number;
+            /** @description in the bin at most */
+            leftMost: number;
+            traced: components["schemas"]["TracedView"][];
         };
         /** @description A fault and a probability. */
         BeliefView: {
@@ -1351,6 +1733,18 @@ export interface components {
             now: string;
             timers: components["schemas"]["TimerView"][];
             service: components["schemas"]["ServiceLine"][];
+        };
+        /** @description What is counted in a bin. */
+        BinSheetView: {
+            bin: string;
+            by: string;
+            done: boolean;
+            lines: components["schemas"]["SheetLineView"][];
+        };
+        /** @description How many lie in a bin. */
+        BinStockView: {
+            bin: string;
+            onHand: number;
         };
         /** @description Earlier readings of a machine, newest first, and the spread over its sisters. */
         ComparedView: {
@@ -1426,6 +1820,37 @@ export interface components {
             explained: boolean;
             steps: number[];
         };
+        /** @description A position of a donor. */
+        DonorPositionView: {
+            code: string;
+            name: string;
+            className: string;
+            /** @description something is still in it */
+            left: boolean;
+            part: string | null;
+            partName: string | null;
+            /**
+             * Format: float
+             * @description run there
+             */
+            hours: number | null;
+            /** @description number of the spare it became */
+            spare: string | null;
+            choices: components["schemas"]["OtherPartView"][];
+        };
+        /** @description A machine that is written off, and what it still has. */
+        DonorView: {
+            tag: string;
+            familyName: string;
+            /** Format: float */
+            hours: number | null;
+            redTag: boolean;
+            positions: components["schemas"]["DonorPositionView"][];
+        };
+        /** @description All donors, the latest first. */
+        DonorsView: {
+            donors: components["schemas"]["DonorView"][];
+        };
         /** @description What sat in a position before. */
         EarlierFittingView: {
             part: string | null;
@@ -1463,6 +1888,9 @@ export interface components {
             name: string;
             letters: string;
             positions: components["schemas"]["NamedView"][];
+            takes: {
+                [key: string]: string;
+            };
             traits: {
                 [key: string]: string;
             };
@@ -1502,6 +1930,25 @@ export interface components {
             value: string | null;
             by: string;
             at: string;
+        };
+        /** @description What a part fits; none for all. */
+        FitsView: {
+            families: string[];
+            positions: string[];
+            traits: {
+                [key: string]: string;
+            };
+        };
+        /** @description Where a part sits now. */
+        FittedView: {
+            tag: string;
+            position: string;
+            since: string;
+            /**
+             * Format: float
+             * @description run since it was fitted
+             */
+            hours: number | null;
         };
         /** @description A position and what sits in it. */
         FittingView: {
@@ -1566,6 +2013,13 @@ export interface components {
             /** Format: float */
             watchTo: number;
         };
+        /** @description How often a guide can be done on a family with what is free on the shelf. */
+        GuideKitView: {
+            familyName: string;
+            school: string | null;
+            times: number;
+            shortest: string[];
+        };
         /** @description A guide on one line. */
         GuideLineView: {
             code: string;
@@ -1605,6 +2059,12 @@ export interface components {
             done: number[];
             steps: components["schemas"]["GuideStepView"][];
             kit: components["schemas"]["KitLineView"][];
+            /** @description how often it can be done with what is free; null when it needs nothing */
+            kitTimes: number | null;
+            /** @description what runs short first */
+            kitShortest: string[];
+            /** @description the day the last of what is short is expected */
+            kitCouldStart: string | null;
             tools: string[];
             state: string;
         };
@@ -1636,6 +2096,7 @@ export interface components {
             mends: string[];
             tools: string[];
             kit: components["schemas"]["KitNeedView"][];
+            kits: components["schemas"]["GuideKitView"][];
             touches: string[];
             proofs: string[];
             steps: components["schemas"]["GuideStepView"][];
@@ -1694,6 +2155,8 @@ export interface components {
             pastJobs: components["schemas"]["PastJobView"][];
             lookLists: components["schemas"]["LookListLine"][];
             warranty: components["schemas"]["WarrantyView"] | null;
+            /** @description the spool the print that went wrong came from, in words */
+            spool: string | null;
         };
         /** @description A part of a kit, and where it stands. */
         KitLineView: {
@@ -1842,7 +2305,7 @@ export interface components {
             partName: string;
             bin: string;
             /** @enum {string} */
-            kind: "received" | "used" | "returned" | "counted" | "scrapped";
+            kind: "received" | "used" | "returned" | "counted" | "scrapped" | "salvaged" | "made" | "moved";
             quantity: number;
             valueMinor: number;
             job: number | null;
@@ -1850,6 +2313,17 @@ export interface components {
             position: string | null;
             undone: boolean;
             note: string | null;
+            /** @description what is printed on the bag */
+            batch: string | null;
+            /** @description it is of a batch that is not to be trusted */
+            bad: boolean;
+            /** @description the machine it came out of */
+            from: string | null;
+            /**
+             * Format: float
+             * @description how long it had run there
+             */
+            hours: number | null;
             by: string;
             at: string;
         };
@@ -1857,6 +2331,22 @@ export interface components {
         NamedView: {
             code: string;
             name: string;
+        };
+        /** @description Where a part can be bought. */
+        OfferView: {
+            supplier: string;
+            contact: string | null;
+            saysDays: number;
+            number: string | null;
+            pack: number;
+            packCostMinor: number;
+            /** @description what a pack cost before */
+            wasMinor: number | null;
+            changedAt: string | null;
+            /** @description it is ordered there */
+            preferred: boolean;
+            /** Format: float */
+            leadDays: number;
         };
         OrderLineView: {
             id: number;
@@ -1892,6 +2382,15 @@ export interface components {
             /** @description parts that are bought nowhere yet */
             unsupplied: number;
         };
+        /** @description Another part that has to do with this one. */
+        OtherPartView: {
+            number: string;
+            name: string;
+            bin: string;
+            onHand: number;
+            grade: string;
+            note: string | null;
+        };
         /** @description A place on a paper. */
         PaperMarkView: {
             id: number;
@@ -1924,11 +2423,31 @@ export interface components {
         PapersView: {
             papers: components["schemas"]["PaperView"][];
         };
-        /** @description A part with its movements. */
+        /** @description A part with everything that is known of it. */
         PartPageView: {
             part: components["schemas"]["PartView"];
-            movements: components["schemas"]["MovementView"][];
+            bins: components["schemas"]["BinStockView"][];
+            fits: components["schemas"]["FitsView"];
+            words: string;
+            notes: string | null;
+            /** @description its own; nothing for that of its class */
+            shelfLifeWeeks: number | null;
+            /** @description address of its picture */
+            photo: string | null;
+            version: number;
             supply: components["schemas"]["SupplyView"] | null;
+            offers: components["schemas"]["OfferView"][];
+            promised: components["schemas"]["PromisedView"][];
+            fitted: components["schemas"]["FittedView"][];
+            substitutes: components["schemas"]["OtherPartView"][];
+            standsInFor: components["schemas"]["OtherPartView"][];
+            used: components["schemas"]["OtherPartView"][];
+            usedOf: components["schemas"]["OtherPartView"] | null;
+            successor: components["schemas"]["OtherPartView"] | null;
+            predecessors: components["schemas"]["OtherPartView"][];
+            batches: components["schemas"]["BatchView"][];
+            recipe: components["schemas"]["RecipeView"] | null;
+            movements: components["schemas"]["MovementView"][];
         };
         PartView: {
             number: string;
@@ -1951,6 +2470,10 @@ export interface components {
              */
             orderAtWeeks: number | null;
             toOrder: boolean;
+            /** @enum {string} */
+            grade: "new" | "tested" | "untested";
+            /** @description parts of a bad batch may lie among them */
+            suspect: boolean;
         };
         /** @description A machine with everything that is known of it. */
         PassportView: {
@@ -1999,6 +2522,16 @@ export interface components {
             at: string;
             job: number;
         };
+        /** @description A stocktake that is ended. */
+        PastStocktakeView: {
+            id: number;
+            startedAt: string;
+            by: string;
+            bins: string;
+            posted: boolean;
+            corrections: number;
+            valueMinor: number;
+        };
         PersonView: {
             id: number;
             name: string;
@@ -2019,6 +2552,14 @@ export interface components {
             code: string;
             name: string;
             findings: string[];
+        };
+        /** @description A part promised to a job. */
+        PromisedView: {
+            job: number;
+            tag: string;
+            quantity: number;
+            by: string;
+            at: string;
         };
         /** @description A proof that is owed, and how it stands. */
         ProofView: {
@@ -2062,6 +2603,8 @@ export interface components {
              */
             leadDays: number;
             lines: components["schemas"]["ProposedLineView"][];
+            /** @description lines that are left for the next order */
+            more: number;
         };
         /** @description A part that should be ordered, and why. */
         ProposedLineView: {
@@ -2071,6 +2614,8 @@ export interface components {
             packs: number;
             pack: number;
             packCostMinor: number;
+            /** @description what a pack cost before its price changed */
+            wasMinor: number | null;
             free: number;
             reorderPoint: number;
             /** Format: float */
@@ -2078,6 +2623,8 @@ export interface components {
             /** Format: float */
             coverWeeks: number | null;
             because: string;
+            /** @description that the last one of its kind went into use */
+            last: string | null;
             waiting: string[];
         };
         /** @description What an instrument read, ready to be shown. */
@@ -2106,6 +2653,23 @@ export interface components {
             /** Format: float */
             most: number;
         };
+        /** @description How a part is made here, and what one costs. */
+        RecipeView: {
+            material: string;
+            /** Format: float */
+            grams: number;
+            /** Format: float */
+            lengthM: number;
+            pricePerKgMinor: number;
+            /** Format: float */
+            printMinutes: number;
+            /** Format: float */
+            handMinutes: number;
+            materialMinor: number;
+            handsMinor: number;
+            fileName: string | null;
+            how: string | null;
+        };
         RedTagView: {
             id: number;
             reason: string;
@@ -2124,6 +2688,15 @@ export interface components {
             label: string;
             value: string;
             unit: string;
+        };
+        /** @description What becomes of a row of a table. */
+        RowFateView: {
+            line: number;
+            /** @enum {string} */
+            fate: "new" | "changed" | "same" | "moves" | "odd" | "wrong";
+            what: string;
+            field: string | null;
+            message: string;
         };
         /** @description A proof run as it stands. */
         RunView: {
@@ -2159,8 +2732,8 @@ export interface components {
         /** @description Something the scan field found. */
         ScanHit: {
             /** @enum {string} */
-            kind: "machine" | "job" | "part";
-            /** @description tag, job number or part number */
+            kind: "machine" | "job" | "part" | "spool";
+            /** @description tag, job number, part number or spool code */
             key: string;
             title: string;
             detail: string;
@@ -2217,6 +2790,12 @@ export interface components {
             choices: string[];
             accept: string;
         };
+        /** @description A part on the sheet of a bin: how many there should be is not said. */
+        SheetLineView: {
+            part: string;
+            name: string;
+            counted: number | null;
+        };
         /** @description What an instrument asks for on screen. */
         SheetView: {
             code: string;
@@ -2241,6 +2820,58 @@ export interface components {
             all: number;
             valueMinor: number;
             next: string | null;
+            /** @description nothing is called so; these are called nearly so */
+            guessed: boolean;
+        };
+        /** @description What happened to a spool. */
+        SpoolEventView: {
+            /** @enum {string} */
+            kind: "opened" | "weighed" | "dried" | "used" | "job" | "ended";
+            /**
+             * Format: float
+             * @description left after it
+             */
+            grams: number | null;
+            /** Format: float */
+            hours: number | null;
+            /** Format: float */
+            celsius: number | null;
+            job: number | null;
+            tag: string | null;
+            note: string | null;
+            by: string;
+            at: string;
+        };
+        /** @description A spool, what is left on it, and whether it can be trusted. */
+        SpoolView: {
+            code: string;
+            material: string;
+            colour: string | null;
+            lot: string | null;
+            /** Format: float */
+            netG: number;
+            /** Format: float */
+            emptyG: number;
+            /** Format: float */
+            leftG: number;
+            /** Format: float */
+            leftM: number;
+            pricePerKgMinor: number;
+            madeOn: string | null;
+            openedAt: string | null;
+            driedAt: string | null;
+            ended: boolean;
+            old: boolean;
+            damp: boolean;
+            because: string[];
+            /** @description how to dry it */
+            drying: string | null;
+            events: components["schemas"]["SpoolEventView"][];
+        };
+        /** @description Spools in use, and materials they can be of. */
+        SpoolsView: {
+            spools: components["schemas"]["SpoolView"][];
+            materials: string[];
         };
         /** @description A stage a run would do now. */
         StageOfferView: {
@@ -2308,6 +2939,51 @@ export interface components {
             pays: boolean;
             answers: components["schemas"]["AnswerView"][];
         };
+        /** @description A table that came in, and what becomes of its rows. */
+        StockFileView: {
+            id: number;
+            /** @enum {string} */
+            kind: "parts" | "stock" | "movements";
+            name: string;
+            by: string;
+            at: string;
+            appliedAt: string | null;
+            counts: {
+                [key: string]: number;
+            };
+            rows: components["schemas"]["RowFateView"][];
+            /** @description rows to skip for the next page */
+            next: number | null;
+        };
+        /** @description Tables that came in lately. */
+        StockFilesView: {
+            files: components["schemas"]["StockFileView"][];
+            columns: {
+                [key: string]: string;
+            };
+        };
+        /** @description A bin of a stocktake. */
+        StocktakeBinView: {
+            bin: string;
+            parts: number;
+            /** @enum {string} */
+            state: "waiting" | "begun" | "done";
+            by: string | null;
+        };
+        /** @description A stocktake under way. */
+        StocktakeView: {
+            id: number;
+            bins: string;
+            startedAt: string;
+            by: string;
+            lines: components["schemas"]["StocktakeBinView"][];
+            variances: components["schemas"]["VarianceView"][];
+        };
+        /** @description The stocktake under way, and the last ones. */
+        StocktakesView: {
+            current: components["schemas"]["StocktakeView"] | null;
+            past: components["schemas"]["PastStocktakeView"][];
+        };
         /** @description A screw that stands in for another. */
         SubstituteView: {
             step: number;
@@ -2328,6 +3004,12 @@ export interface components {
             packCostMinor: number;
             reserved: number;
             onOrder: number;
+            /** @description what the kits of open jobs will take */
+            planned: number;
+            /** @description tags of their machines */
+            plannedFor: string[];
+            /** @description on hand and on order, less what is promised and planned */
+            free: number;
             reorderPoint: number;
             orderPacks: number;
             /** Format: float */
@@ -2395,6 +3077,18 @@ export interface components {
             run: number | null;
             step: number | null;
         };
+        /** @description Something of a batch that went out. */
+        TracedView: {
+            movement: number;
+            job: number;
+            tag: string;
+            position: string | null;
+            at: string;
+            /** @enum {string} */
+            odds: "certain" | "likely" | "possible";
+            /** @description it sits where it was fitted */
+            stillThere: boolean;
+        };
         /** @description One thing that came off. */
         TrayStepView: {
             number: number;
@@ -2457,6 +3151,17 @@ export interface components {
             because: string;
             /** @description the conclusion that stands as a finding: true, false, or not drawn */
             concluded: boolean | null;
+        };
+        /** @description A count that is not what the shelf said. */
+        VarianceView: {
+            part: string;
+            name: string;
+            bin: string;
+            counted: number;
+            expected: number;
+            pieces: number;
+            valueMinor: number;
+            by: string;
         };
         /** @description Who stands for a machine, and until when. */
         WarrantyView: {
@@ -2529,6 +3234,76 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BenchView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelfDonors: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DonorsView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelfSalvage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                tag: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    position: string;
+                    part?: string | null;
+                    grade: string;
+                    note?: string | null;
+                    valueMinor?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DonorsView"];
                 };
             };
             /** @description Refused */
@@ -4374,6 +5149,43 @@ export interface operations {
             };
         };
     };
+    spoolInJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    spool: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     jobMove: {
         parameters: {
             query?: never;
@@ -5251,6 +6063,7 @@ export interface operations {
                     packs: {
                         [key: string]: number;
                     };
+                    lessIsRight?: boolean;
                     note?: string | null;
                 };
             };
@@ -5329,6 +6142,7 @@ export interface operations {
                     quantity: number;
                     packCostMinor?: number | null;
                     moreIsRight?: boolean;
+                    batch?: string | null;
                 };
             };
         };
@@ -5504,6 +6318,7 @@ export interface operations {
                     number: string;
                     name: string;
                     class: string;
+                    words?: string | null;
                     bin: string;
                 };
             };
@@ -5529,7 +6344,7 @@ export interface operations {
             };
         };
     };
-    shelfShow: {
+    partShow: {
         parameters: {
             query?: never;
             header?: never;
@@ -5539,6 +6354,92 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPageView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    partUpdate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    name: string;
+                    class: string;
+                    words?: string | null;
+                    notes?: string | null;
+                    families?: string[];
+                    positions?: string[];
+                    traits?: {
+                        [key: string]: string;
+                    } | null;
+                    shelfLifeWeeks?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPageView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    partMade: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    quantity: number;
+                    spool?: string | null;
+                    note?: string | null;
+                };
+            };
+        };
         responses: {
             /** @description Done */
             200: {
@@ -5573,9 +6474,12 @@ export interface operations {
             content: {
                 "application/json": {
                     /** @enum {string} */
-                    kind: "received" | "counted" | "scrapped";
+                    kind: "received" | "counted" | "scrapped" | "moved";
                     quantity: number;
                     unitCostMinor?: number | null;
+                    bin?: string | null;
+                    toBin?: string | null;
+                    batch?: string | null;
                     note?: string | null;
                 };
             };
@@ -5601,7 +6505,338 @@ export interface operations {
             };
         };
     };
-    shelfSupply: {
+    partFlag: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                movement: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    because: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPageView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    partLift: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                movement: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    because: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPageView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    partPhotograph: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPageView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    partPromise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    tag: string;
+                    quantity: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPageView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    partRecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    material: string;
+                    grams: number;
+                    pricePerKgMinor: number;
+                    printMinutes: number;
+                    handMinutes: number;
+                    how?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPageView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    partRecipeFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPageView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    partSubstitute: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    other: string;
+                    note?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPageView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    partNoSubstitute: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                other: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPageView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    partSucceed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    other?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPageView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    partSupply: {
         parameters: {
             query?: never;
             header?: never;
@@ -5619,6 +6854,7 @@ export interface operations {
                     minimumMinor?: number | null;
                     freightMinor?: number | null;
                     number?: string | null;
+                    prefer?: boolean;
                     pack: number;
                     packCostMinor: number;
                 };
@@ -5757,6 +6993,492 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    spoolIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpoolsView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    spoolStore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    material: string;
+                    colour?: string | null;
+                    lot?: string | null;
+                    netG: number;
+                    emptyG: number;
+                    pricePerKgMinor?: number | null;
+                    madeOn?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpoolsView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    spoolEvent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    kind: "opened" | "weighed" | "dried" | "used" | "ended";
+                    grams?: number | null;
+                    hours?: number | null;
+                    celsius?: number | null;
+                    note?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpoolsView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stockFileIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockFilesView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stockFileShow: {
+        parameters: {
+            query?: {
+                after?: number | null;
+                fate?: string | null;
+            };
+            header?: never;
+            path: {
+                file: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockFileView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stockFileApply: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    onlySound: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockFileView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stockFileStore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockFileView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stocktakeIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StocktakesView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stocktakeStart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    bins?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StocktakesView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stocktakeSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                stocktake: number;
+                bin: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BinSheetView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stocktakeOpen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                stocktake: number;
+                bin: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BinSheetView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stocktakeCount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                stocktake: number;
+                bin: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    part: string;
+                    counted: number;
+                    afterMoves?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BinSheetView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stocktakeDone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                stocktake: number;
+                bin: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StocktakesView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stocktakeEnd: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                stocktake: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    post: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StocktakesView"];
                 };
             };
             /** @description Refused */

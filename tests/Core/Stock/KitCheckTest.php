@@ -18,7 +18,7 @@ final class KitCheckTest extends TestCase
     {
         $result = $this->check(['liner' => 1, 'clip' => 2], [['part' => 'liner', 'free' => 1], ['part' => 'clip', 'free' => 9]]);
 
-        self::assertSame(['can_start' => true, 'short' => [], 'substitutes' => [], 'could_start' => null], $result);
+        self::assertSame(['can_start' => true, 'short' => [], 'substitutes' => [], 'could_start' => null, 'times' => 1, 'shortest' => ['liner']], $result);
     }
 
     public function test_a_substitute_fills_what_is_short_in_the_order_named(): void

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock;
+
+use App\Intake\Job;
+use App\Repair\GuideRun;
+use Illuminate\Database\Eloquent\Collection;
+use OddBench\Knowledge\Knowledge;
+use OddBench\Stock\KitNeeds;
+
+/** What the kits of the open jobs will take, beyond what is promised to them. */
+final readonly class PlannedUse
+{
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
+
+    /** @return array<int, array{count: int, tags: list<string>}> part id => how many, and for which machines */
+    public function all(): array
+    {
+        /** @var Collection<int, Job> $jobs */
+        $jobs = Job::query()->whereNull('finished_at')->whereHas('confirmed')->with(['machine', 'confirmed', 'mends', 'movements.part', 'guideRuns'])->orderBy('id')->get();
+        $promised = Reservation::query()->with('part')->whereIn('job_id', $jobs->pluck('id'))->get()->groupBy('job_id');
+        $needs = [];
+        foreach ($jobs as $job) {
+            $had = [];
+            foreach ($job->movements as $movement) {
+                $had[$movement->part->class] = ($had[$movement->part->class] ?? 0) - ($movement->kind === 'used' || $movement->kind === 'returned' ? $movement->quantity : 0);
+            }
+            foreach ($promised->get($job->id) ?? [] as $reservation) {
+                $had[$reservation->part->class] = ($had[$reservation->part->class] ?? 0) + $reservation->quantity;
+            }
+            $mended = $job->mends->pluck('fault')->all();
+            $faults = array_values(array_filter($job->confirmed->map(static fn ($c): string => $c->fault)->all(), static fn (string $f): bool => ! in_array($f, $mended, true)));
+            $begun = array_values($job->guideRuns->filter(static fn (GuideRun $r): bool => $r->ended_at === null)->map(static fn (GuideRun $r): string => $r->guide)->all());
+            $open = (new KitNeeds($this->knowledge))->open($job->machine->family, $faults, $begun, $had);
+            if ($open !== []) {
+                $needs[] = [$job->machine->family, $job->machine->tag, $open];
+            }
+        }
+
+        return $this->parts($needs);
+    }
+
+    /**
+     * @param  list<array{string, string, array<string, int>}>  $needs  family, tag, class => count
+     * @return array<int, array{count: int, tags: list<string>}>
+     */
+    private function parts(array $needs): array
+    {
+        $classes = array_values(array_unique(array_merge(...array_map(static fn (array $n): array => array_keys($n[2]), $needs))));
+        $families = array_values(array_unique(array_column($needs, 0)));
+        if ($classes === []) {
+            return [];
+        }
+        $byClass = Part::query()->whereIn('class', $classes)->whereNull('counts_with_id')->orderByDesc('on_hand')->orderBy('id')->get()->groupBy('class');
+        $usual = PartChoice::usual($families, $classes);
+        $planned = $fits = [];
+        foreach ($needs as [$family, $tag, $open]) {
+            foreach ($open as $class => $count) {
+                $fits["{$family} {$class}"] ??= PartChoice::fitting($byClass->get($class) ?? new Collection, $this->knowledge->family($family))->sortByDesc(static fn (Part $p): int => $usual[$family][$p->id] ?? 0)->first()->id ?? 0;
+                $part = $fits["{$family} {$class}"];
+                if ($part > 0) {
+                    $planned[$part] = ['count' => ($planned[$part]['count'] ?? 0) + $count, 'tags' => array_values(array_unique([...($planned[$part]['tags'] ?? []), $tag]))];
+                }
+            }
+        }
+
+        return $planned;
+    }
+}

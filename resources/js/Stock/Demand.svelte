@@ -1,0 +1,69 @@
+<script lang="ts">
+  import type { PartPage } from '@/api/types';
+
+  /** What was taken week by week, and how the shelf stands against the reorder point. */
+  let { supply }: { supply: NonNullable<PartPage['supply']> } = $props();
+
+  const most = $derived(Math.max(1, ...supply.history));
+  const all = $derived(supply.history.reduce((a, b) => a + b, 0));
+  const W = 560;
+  const H = 56;
+  // below the weeks: what is free against the reorder point, on one scale
+  const scale = $derived(Math.max(supply.free, supply.reorderPoint, 1) * 1.15);
+  const at = (n: number): number => (Math.max(0, n) / scale) * W;
+</script>
+
+<p class="mt-2 max-w-prose">{supply.because}</p>
+<p class="text-sm text-quiet">
+  <span class="fig">{supply.reserved}</span> promised ·
+  <span class="fig">{supply.planned}</span> in the kits of open jobs{supply.plannedFor.length > 0
+    ? ` (${supply.plannedFor.slice(0, 4).join(', ')}${supply.plannedFor.length > 4 ? '…' : ''})`
+    : ''} · <span class="fig">{supply.onOrder}</span> on order ·
+  <span class="fig">{supply.demandPerWeek.toFixed(2)}</span> asked for in a week
+</p>
+<svg
+  viewBox="0 0 {W} {H + 50}"
+  class="mt-2 h-auto w-full max-w-2xl"
+  role="img"
+  aria-label="Taken week by week over {supply.history
+    .length} weeks, {all} in all; {supply.free} free against a reorder point of {supply.reorderPoint}"
+>
+  {#each supply.history as taken, week (week)}
+    <rect
+      x={(week * W) / supply.history.length}
+      width={Math.max(1, W / supply.history.length - 1.5)}
+      y={H - (taken / most) * (H - 6)}
+      height={(taken / most) * (H - 6)}
+      fill="#0f5661"
+    />
+  {/each}
+  <line x1="0" x2={W} y1={H} y2={H} stroke="#5a6468" />
+  <text x="0" y={H + 13} font-size="11" fill="#5a6468">{supply.history.length} weeks ago</text>
+  <text x={W} y={H + 13} text-anchor="end" font-size="11" fill="#5a6468"
+    >this week; most in a week {most}</text
+  >
+  <rect x="0" y={H + 24} width={W} height="9" fill="#d5d0c3" />
+  <rect
+    x="0"
+    y={H + 24}
+    width={at(supply.free)}
+    height="9"
+    fill={supply.orderPacks > 0 ? '#a03a12' : '#2f6437'}
+  />
+  <line
+    x1={at(supply.reorderPoint)}
+    x2={at(supply.reorderPoint)}
+    y1={H + 20}
+    y2={H + 37}
+    stroke="#1e2528"
+    stroke-width="2"
+  />
+  <text x="0" y={H + 48} font-size="11" fill="#5a6468">{supply.free} free</text>
+  <text
+    x={Math.max(120, Math.min(W, at(supply.reorderPoint)))}
+    y={H + 48}
+    text-anchor={at(supply.reorderPoint) > W - 90 ? 'end' : 'middle'}
+    font-size="11"
+    fill="#1e2528">order at {supply.reorderPoint}</text
+  >
+</svg>

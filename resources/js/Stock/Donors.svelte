@@ -1,0 +1,183 @@
+<script lang="ts">
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { api, Refusal, told } from '@/api/client';
+  import { donorsQuery } from '@/api/queries';
+  import type { DonorPosition, Donors } from '@/api/types';
+  import { p } from '@/router';
+  import { here } from '@/Shop/session.svelte';
+  import Button from '@/ui/Button.svelte';
+  import Field from '@/ui/Field.svelte';
+  import { hours, number } from '@/ui/format';
+  import Press from '@/ui/Press.svelte';
+  import Problem from '@/ui/Problem.svelte';
+  import Tag from '@/ui/Tag.svelte';
+  import { Work } from '@/ui/work.svelte';
+  import ShelfPlaces from './ShelfPlaces.svelte';
+
+  /** Machines that are written off: what can be taken out of them, and what was. */
+  const me = here();
+  const client = useQueryClient();
+  const work = new Work();
+  const donors = createQuery(() => donorsQuery());
+  type Donor = Donors['donors'][number];
+
+  let taking = $state('');
+  let part = $state('');
+  let grade = $state<'tested' | 'untested' | ''>('');
+  let note = $state('');
+  let worth = $state('');
+
+  function open(donor: Donor, position: DonorPosition): void {
+    taking = `${donor.tag} ${position.code}`;
+    part = position.part ?? (position.choices.length === 1 ? (position.choices[0]?.number ?? '') : '');
+    grade = donor.redTag ? 'untested' : '';
+    note = worth = '';
+    work.refusal = null;
+  }
+
+  const take = (donor: Donor, position: DonorPosition) =>
+    work.do(async () => {
+      const value = worth.trim() === '' ? 0 : number(worth);
+      if (value === null) {
+        const message = 'What is it put on the shelf at? A figure, or nothing.';
+        throw new Refusal(422, message, [{ field: 'valueMinor', message }]);
+      }
+      client.setQueryData(
+        ['donors'],
+        await told(
+          api.POST('/donors/{tag}/parts', {
+            params: { path: { tag: donor.tag } },
+            body: {
+              position: position.code,
+              part: part.trim() || null,
+              grade,
+              note: note.trim() || null,
+              valueMinor: Math.round(value * 100),
+            },
+          }),
+        ),
+      );
+      taking = '';
+      for (const key of ['parts', 'part', 'machine']) void client.invalidateQueries({ queryKey: [key] });
+    });
+  const left = (donor: Donor): number => donor.positions.filter((one) => one.left).length;
+</script>
+
+<svelte:head><title>Donors · Odd Bench</title></svelte:head>
+
+<main class="px-4 py-3 md:px-5">
+  <ShelfPlaces />
+  <h1 class="mt-2">Donors</h1>
+  {#each donors.data?.donors ?? [] as donor (donor.tag)}
+    <section class="mt-4" aria-label="Donor {donor.tag}">
+      <h2 class="rule-below flex flex-wrap items-baseline gap-x-3 pb-1.5">
+        <a href={p('/machines/:tag', { params: { tag: donor.tag } })}><Tag tag={donor.tag} /></a>
+        {donor.familyName}
+        <span class="text-sm font-normal text-quiet"
+          ><span class="fig">{hours(donor.hours)}</span> h ·
+          <span class="fig">{left(donor)}</span> of {donor.positions.length} positions still hold something</span
+        >
+      </h2>
+      {#if donor.redTag}
+        <p class="hatch mt-2 max-w-prose rounded-sm px-3 py-1.5 text-sm font-semibold">
+          <span class="bg-red px-1">Red tag: unplugged, no power. What comes out of it is untested.</span>
+        </p>
+      {/if}
+      <ul class="grid gap-x-8 lg:grid-cols-2">
+        {#each donor.positions as position (position.code)}
+          {@const key = `${donor.tag} ${position.code}`}
+          <li class="rule-below py-1">
+            <div class="flex min-h-11 flex-wrap items-center justify-between gap-x-3">
+              <span class={['min-w-0', !position.left && 'text-quiet']}>
+                <span class={[position.left && 'font-semibold']}>{position.name}</span>
+                <span class="text-sm text-quiet"
+                  >{position.partName ?? position.className}{#if position.left && position.hours !== null},
+                    <span class="fig">{hours(position.hours)}</span> h{/if}</span
+                >
+              </span>
+              {#if !position.left}
+                {#if position.spare}<a
+                    class="text-sm text-quiet underline"
+                    href={p('/shelf/:number', { params: { number: position.spare } })}
+                    >✓ taken: {position.spare}</a
+                  >{:else}<span class="text-sm text-quiet">empty</span>{/if}
+              {:else if me.person.meetsOwners && taking !== key}
+                <Button
+                  kind="quiet"
+                  label="Take {position.name} of {donor.tag}"
+                  onclick={() => open(donor, position)}>Take it out…</Button
+                >
+              {/if}
+            </div>
+            {#if taking === key}
+              <form
+                class="mb-3 grid gap-3 sm:grid-cols-2"
+                onsubmit={(event) => {
+                  event.preventDefault();
+                  void take(donor, position);
+                }}
+              >
+                <div class="sm:col-span-2">
+                  <label class="block text-sm font-semibold" for="part-{key}">Which part it is</label>
+                  <select id="part-{key}" class="field mt-1" bind:value={part}>
+                    <option value="">say which…</option>
+                    {#if position.part}<option value={position.part}
+                        >{position.partName} ({position.part})</option
+                      >{/if}
+                    {#each position.choices.filter((one) => one.number !== position.part) as one (one.number)}
+                      <option value={one.number}>{one.name} ({one.number})</option>
+                    {/each}
+                  </select>
+                  {#if work.error('part')}<p class="mt-1 text-sm font-semibold text-out">
+                      ✕ {work.error('part')}
+                    </p>{/if}
+                </div>
+                <Press
+                  label="Grade"
+                  bind:value={grade}
+                  choices={donor.redTag
+                    ? [{ code: 'untested', name: 'Untested' }]
+                    : [
+                        { code: 'tested', name: 'Tested' },
+                        { code: 'untested', name: 'Untested' },
+                      ]}
+                  error={work.error('grade')}
+                />
+                <Field
+                  label="On the shelf at"
+                  bind:value={worth}
+                  numeric
+                  unit={me.currency}
+                  hint="nothing: 0"
+                  error={work.error('valueMinor')}
+                />
+                <div class="sm:col-span-2">
+                  <Field
+                    label={grade === 'tested' ? 'How it was tested' : 'What is to be known of it'}
+                    bind:value={note}
+                    maxlength={200}
+                    error={work.error('note')}
+                  />
+                </div>
+                {#if work.refusal && !['part', 'grade', 'note', 'valueMinor'].some( (field) => work.error(field) )}
+                  <div class="sm:col-span-2"><Problem message={work.refusal.message} /></div>
+                {/if}
+                <div class="flex gap-2">
+                  <Button kind="main" type="submit" busy={work.busy}>Onto the shelf</Button>
+                  <Button kind="quiet" onclick={() => (taking = '')}>Not now</Button>
+                </div>
+              </form>
+            {/if}
+          </li>
+        {/each}
+      </ul>
+    </section>
+  {:else}
+    <p class="mt-3 text-quiet">
+      {donors.isPending
+        ? 'Fetching the donors…'
+        : 'No machine is a donor. One that is not worth mending is sent to the donor shelf at Send out; then its parts stand here.'}
+    </p>
+  {/each}
+  {#if donors.isError}<p role="alert" class="mt-3 text-out">✕ {donors.error.message}</p>{/if}
+</main>
