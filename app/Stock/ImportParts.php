@@ -38,7 +38,7 @@ final class ImportParts implements ImportTable
                     throw InputError::at('number', "“{$part['number']}” stands in line {$this->seen[$key]} already.");
                 }
                 if ($part['supplier'] !== null && ! isset($this->suppliers[mb_strtolower($part['supplier'])])) {
-                    $nearest = Nearest::to($part['supplier'], Supplier::query()->pluck('name')->filter(is_string(...))->values()->all());
+                    $nearest = Nearest::to($part['supplier'], array_values(array_filter(Supplier::query()->pluck('name')->all(), is_string(...))));
                     throw InputError::at('supplier', "There is no supplier “{$part['supplier']}”.".($nearest === null ? ' Make it known at one part first; its days are not in a table.' : " Is it “{$nearest}”?"));
                 }
                 $this->seen[$key] = $line;

@@ -99,11 +99,9 @@ final readonly class KeepSpools
     public function inJob(Spool $spool, Job $job, Person $by): void
     {
         DB::transaction(function () use ($spool, $job, $by): void {
-            $state = $this->state($spool);
             $known = $job->findings()->pluck('code')->all();
-            $findings = array_fill_keys(array_diff($state->findings(), $known), true);
-            if ($findings !== []) {
-                $this->findings->record($job, $findings, null, "spool {$spool->code}: ".implode('; ', $state->because), $by);
+            foreach (array_diff_key($this->state($spool)->findings, array_flip(array_filter($known, is_string(...)))) as $code => $said) {
+                $this->findings->record($job, [$code => true], null, "spool {$spool->code}: {$said}", $by);
             }
             $job->refresh()->update(['spool_id' => $spool->id]);
             SpoolEvent::query()->create(['spool_id' => $spool->id, 'kind' => 'job', 'grams' => $spool->left_g, 'job_id' => $job->id, 'person_id' => $by->id, 'at' => now()]);

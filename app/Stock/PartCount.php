@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
+use App\Shop\Person;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -17,6 +18,7 @@ use Illuminate\Support\Carbon;
  * @property int $counted
  * @property int $expected what the shelf said at that moment
  * @property Carbon $at
+ * @property-read Person $person
  * @property-read Part $part
  * @property-read BinCount $binCount
  */
@@ -32,6 +34,12 @@ final class PartCount extends Model
     public function part(): BelongsTo
     {
         return $this->belongsTo(Part::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
     }
 
     /** @return BelongsTo<BinCount, $this> */

@@ -7,6 +7,7 @@ namespace App\Stock;
 use App\Machines\Fitting;
 use App\Shop\Setting;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Stock\Fit;
 use OddBench\Stock\MadeCost;
@@ -44,7 +45,7 @@ final readonly class PartQuery
             promised: array_values(Reservation::query()->with(['job.machine', 'person'])->where('part_id', $part->id)->orderBy('id')->get()->map(static fn (Reservation $r): PromisedView => new PromisedView($r->job_id, $r->job->machine->tag, $r->quantity, $r->person->name, $r->at->toIso8601String()))->all()),
             fitted: $this->fitted($part),
             substitutes: self::others($part->substitutes),
-            standsInFor: self::others(Part::query()->whereHas('substitutes', static fn ($q) => $q->where('parts.id', $part->id))->orderBy('number')->get()),
+            standsInFor: self::others(Part::query()->whereIn('id', DB::table('part_substitutes')->where('substitute_id', $part->id)->select('part_id'))->orderBy('number')->get()),
             used: self::others(Part::query()->where('used_of_id', $part->id)->orderBy('number')->get()),
             usedOf: $part->usedOf === null ? null : self::other($part->usedOf),
             successor: $part->successor === null ? null : self::other($part->successor),

@@ -16,7 +16,7 @@ final readonly class ShelfQuery
     private const PAGE = 60;
 
     /** Words this alike are taken for a slip of the pen (trigrams, pg_trgm). */
-    private const ALIKE = 0.45;
+    private const ALIKE = 0.35;
 
     private const GUESSES = 12;
 

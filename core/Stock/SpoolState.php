@@ -9,8 +9,11 @@ use OddBench\Knowledge\Material;
 /** Whether a spool is old, or damp by now: by its material, the days it has stood open and when it was last dried. */
 final readonly class SpoolState
 {
-    /** @param  list<string>  $because */
-    private function __construct(public bool $old, public bool $damp, public array $because)
+    /**
+     * @param  list<string>  $because
+     * @param  array<string, string>  $findings  what it is as a circumstance of a job => in a few words, under 50 letters
+     */
+    private function __construct(public bool $old, public bool $damp, public array $because, public array $findings)
     {
     }
 
@@ -21,23 +24,19 @@ final readonly class SpoolState
      */
     public static function of(Material $material, ?float $ageDays, ?float $openDays, ?float $driedDaysAgo): self
     {
-        $because = [];
+        $because = $findings = [];
         $old = $ageDays !== null && $ageDays > $material->keepsDays;
         if ($old) {
-            $because[] = sprintf('%d months old; %s keeps about %d', round($ageDays / 30.4), $material->code, round($material->keepsDays / 30.4));
+            $findings['old-spool'] = sprintf('%d months old', round($ageDays / 30.4));
+            $because[] = sprintf('%s; %s keeps about %d', $findings['old-spool'], $material->code, round($material->keepsDays / 30.4));
         }
         $stood = $openDays === null ? null : min($openDays, $driedDaysAgo ?? INF);
         $damp = $stood !== null && $stood > $material->openDays;
         if ($damp) {
-            $because[] = sprintf('%s; in the open %s stays dry for about %d', $driedDaysAgo === null ? sprintf('open for %d days and never dried', round((float) $openDays)) : sprintf('dried %d days ago', round($driedDaysAgo)), $material->code, $material->openDays);
+            $findings['damp-storage'] = $driedDaysAgo === null ? sprintf('open for %d days and never dried', round((float) $openDays)) : sprintf('dried %d days ago', round($driedDaysAgo));
+            $because[] = sprintf('%s; in the open %s stays dry for about %d', $findings['damp-storage'], $material->code, $material->openDays);
         }
 
-        return new self($old, $damp, $because);
-    }
-
-    /** @return list<string> findings it is, as circumstances of a job */
-    public function findings(): array
-    {
-        return [...($this->old ? ['old-spool'] : []), ...($this->damp ? ['damp-storage'] : [])];
+        return new self($old, $damp, $because, $findings);
     }
 }

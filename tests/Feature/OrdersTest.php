@@ -157,6 +157,78 @@ final class OrdersTest extends BenchTestCase
         return Artisan::call('odd-bench:audit');
     }
 
+    public function test_less_than_the_supplier_sends_for_is_asked_and_not_refused(): void
+    {
+        $supplier = Supplier::query()->firstOrFail();
+        $supplier->update(['minimum_minor' => 5000]);
+        $body = ['supplier' => $supplier->id, 'packs' => ['LIN-1' => 2]];
+        $this->assertRefused($this->send('POST', '/orders', $body), 409, 'minimum', 'sends for 50.00 or more');
+        self::assertSame(0, Order::query()->count());
+        $this->send('POST', '/orders', [...$body, 'lessIsRight' => true])->assertOk();
+        self::assertSame(1, Order::query()->count());
+        // changing where it is bought says nothing of the least order, so that stays
+        $this->supply()->assertOk();
+        self::assertSame(5000, $supplier->refresh()->minimum_minor);
+    }
+
+    public function test_it_goes_out_as_a_letter_and_a_table(): void
+    {
+        $order = $this->order(3);
+        $pdf = $this->get("/files/orders/{$order->id}.pdf")->assertOk();
+        self::assertSame('application/pdf', $pdf->headers->get('Content-Type'));
+        self::assertStringStartsWith('%PDF-', (string) $pdf->getContent());
+        $csv = (string) $this->get("/files/orders/{$order->id}.csv")->assertOk()->getContent();
+        self::assertStringContainsString('M77,LIN-1,"Liner 4/2 mm",3,5,', $csv);
+    }
+
+    public function test_where_it_is_cheaper_it_is_ordered_when_somebody_says_so(): void
+    {
+        $this->send('PUT', '/parts/LIN-1/supply', ['supplier' => 'Dockside Tools', 'leadDays' => 2, 'pack' => 1, 'packCostMinor' => 150])->assertOk();
+        $page = $this->getJson('/api/v1/parts/LIN-1');
+        self::assertSame([['Marram Motion', true], ['Dockside Tools', false]], array_map(static fn (array $o): array => [$o['supplier'], $o['preferred']], (array) $page->json('offers')));
+        $page = $this->send('PUT', '/parts/LIN-1/supply', ['supplier' => 'Dockside Tools', 'leadDays' => 2, 'pack' => 1, 'packCostMinor' => 140, 'prefer' => true])->assertOk();
+        self::assertSame(['Dockside Tools', 140, 150], [$page->json('supply.supplier'), $page->json('offers.0.packCostMinor'), $page->json('offers.0.wasMinor')]);
+        $this->app->make(MoveStock::class)->scrap($this->liner->refresh(), 9, null, $this->sam);
+        self::assertSame(['Dockside Tools', 150], [$this->getJson('/api/v1/orders')->json('proposals.0.name'), $this->getJson('/api/v1/orders')->json('proposals.0.lines.0.wasMinor')]);
+    }
+
+    public function test_what_the_kits_of_open_jobs_need_is_ordered_and_who_waits_is_named(): void
+    {
+        $this->app->make(MoveStock::class)->count($this->liner->refresh(), 0, null, $this->sam);
+        self::assertSame(0, $this->getJson('/api/v1/parts/LIN-1')->json('supply.planned'));
+        $this->actingAs($this->person(Role::Technician));
+        $job = $this->job();
+        $this->atFix($job);
+        $supply = $this->getJson('/api/v1/parts/LIN-1')->json('supply');
+        self::assertSame([1, [$job->machine->tag], -1], [$supply['planned'], $supply['plannedFor'], $supply['free']]);
+        self::assertContains($job->machine->tag, (array) $this->getJson('/api/v1/orders')->json('proposals.0.lines.0.waiting'));
+        // once it has been taken, the job needs none any more
+        $this->app->make(MoveStock::class)->receive($this->liner->refresh(), 1, 120, null, $this->sam);
+        $this->send('POST', "/jobs/{$job->id}/parts", ['part' => 'LIN-1', 'quantity' => 1])->assertOk();
+        self::assertSame(0, $this->getJson('/api/v1/parts/LIN-1')->json('supply.planned'));
+    }
+
+    public function test_the_last_spare_and_the_last_face_are_ordered_whatever_history_says(): void
+    {
+        $this->actingAs($this->person(Role::Technician));
+        $rail = Part::query()->create(['number' => 'RAIL-1', 'name' => 'Rail profile', 'class' => 'rail', 'bin' => 'R1']);
+        $this->send('PUT', '/parts/RAIL-1/supply', ['supplier' => 'Marram Motion', 'leadDays' => 14, 'pack' => 1, 'packCostMinor' => 1600])->assertOk();
+        self::assertNull(collect((array) $this->getJson('/api/v1/orders')->json('proposals.0.lines'))->firstWhere('part', 'RAIL-1'), 'nobody asks for it');
+        $job = $this->job();
+        $this->atFix($job, 'rail-scored');
+        // it has two faces
+        $this->send('POST', "/jobs/{$job->id}/positions/y-rail-left/turn", ['reason' => 'scored'])->assertOk();
+        $line = collect((array) $this->getJson('/api/v1/orders')->json('proposals.0.lines'))->firstWhere('part', 'RAIL-1');
+        self::assertStringContainsString("of {$job->machine->tag} runs since", (string) ($line['last'] ?? ''));
+        self::assertGreaterThanOrEqual(1, $line['packs'] ?? 0);
+        // one comes and goes into the machine: the last spare is in use, and said so
+        $this->app->make(MoveStock::class)->receive($rail, 1, 1600, null, $this->sam);
+        self::assertNull(collect((array) $this->getJson('/api/v1/orders')->json('proposals.0.lines'))->firstWhere('part', 'RAIL-1'));
+        $this->send('POST', "/jobs/{$job->id}/parts", ['part' => 'RAIL-1', 'quantity' => 1, 'position' => 'y-rail-left'])->assertOk();
+        $line = collect((array) $this->getJson('/api/v1/orders')->json('proposals.0.lines'))->firstWhere('part', 'RAIL-1');
+        self::assertStringContainsString('The last spare went into', (string) ($line['last'] ?? ''));
+    }
+
     private function order(int $packs): Order
     {
         $this->send('POST', '/orders', ['supplier' => Supplier::query()->firstOrFail()->id, 'packs' => ['LIN-1' => $packs]])->assertOk();

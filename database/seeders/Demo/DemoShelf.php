@@ -96,7 +96,7 @@ final class DemoShelf
             [120, $this->begin($people['sam'])],
             ...array_map(fn (array $d): array => [$d[1], $this->donate($d[0], $d[2], $people)], self::DONORS),
             [35, $this->take($people['bo'])],
-            [6, $this->flagFans($people['tove'])],
+            [6, $this->badOnes($people['tove'])],
         ];
     }
 
@@ -174,13 +174,13 @@ final class DemoShelf
     }
 
     /** @return Generator<int, Beat> */
-    private function flagFans(Person $by): Generator
+    private function badOnes(Person $by): Generator
     {
         yield new Beat('tove', 4);
-        $fan = $this->named('Fan 30 × 10, 24 V');
-        $receipt = Movement::query()->where(['part_id' => $fan->id, 'kind' => 'received'])->whereNotNull('order_line_id')->latest('id')->first();
+        $receipt = Movement::query()->where('kind', 'received')->whereNotNull('order_line_id')
+            ->whereExists(static fn ($q) => $q->from('movements AS later')->whereColumn('later.part_id', 'movements.part_id')->whereColumn('later.id', '>', 'movements.id')->where('later.kind', 'used'))->orderByDesc('quantity')->orderBy('id')->first();
         if ($receipt !== null) {
-            $this->flag->flag($receipt, 'Two of them ground after a day: dry bearings', $by);
+            $this->flag->flag($receipt, 'Two of them failed within a day', $by);
         }
     }
 

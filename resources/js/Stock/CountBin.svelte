@@ -166,7 +166,7 @@
     >
       <label class="block text-sm font-semibold"
         >Scan a part, or type its number
-        <input bind:value={scanned} class="field mt-1 w-56 font-mono font-normal" autocomplete="off" />
+        <input bind:value={scanned} class="field mt-1 block w-56 font-mono font-normal" autocomplete="off" />
       </label>
       <Button type="submit" busy={work.busy}>Find it</Button>
     </form>

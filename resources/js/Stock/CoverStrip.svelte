@@ -3,8 +3,9 @@
   let { weeks, orderAt, toOrder }: { weeks: number | null; orderAt: number | null; toOrder: boolean } =
     $props();
 
-  const MOST = 26;
-  const share = (w: number): string => `${(Math.min(w, MOST) / MOST) * 100}%`;
+  const HALF_A_YEAR = 26;
+  const most = $derived(Math.max(HALF_A_YEAR, (orderAt ?? 0) * 1.25));
+  const share = (w: number): string => `${(Math.min(w, most) / most) * 100}%`;
   const shown = $derived(weeks === null ? '' : weeks > 99 ? '>99' : weeks.toFixed(weeks < 10 ? 1 : 0));
 </script>
 
@@ -22,6 +23,10 @@
       {#if orderAt !== null}<span class="absolute -inset-y-0.5 w-0.5 bg-ink" style="left: {share(orderAt)}"
         ></span>{/if}
     </span>
-    <span class="text-sm text-quiet" aria-hidden="true"><span class="fig">{shown}</span> weeks</span></span
+    <span class="text-sm text-quiet" aria-hidden="true"
+      ><span class="fig">{shown}</span> weeks{#if toOrder}<span class="ml-1 font-semibold text-out"
+          >▼ order</span
+        >{/if}</span
+    ></span
   >
 {/if}

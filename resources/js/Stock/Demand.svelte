@@ -58,11 +58,11 @@
     stroke="#1e2528"
     stroke-width="2"
   />
-  <text x="0" y={H + 48} font-size="11" fill="#5a6468">{supply.free} free</text>
+  <text x={W} y={H + 48} text-anchor="end" font-size="11" fill="#5a6468">{supply.free} free</text>
   <text
-    x={Math.max(120, Math.min(W, at(supply.reorderPoint)))}
+    x={Math.min(W - 70, at(supply.reorderPoint))}
     y={H + 48}
-    text-anchor={at(supply.reorderPoint) > W - 90 ? 'end' : 'middle'}
+    text-anchor={at(supply.reorderPoint) < 40 ? 'start' : 'middle'}
     font-size="11"
     fill="#1e2528">order at {supply.reorderPoint}</text
   >

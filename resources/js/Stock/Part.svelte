@@ -67,8 +67,9 @@
               >{/if}
           </h1>
           <p class="text-quiet">
-            {it.className} · <span class="fig">{it.number}</span>{#if page.words}
-              · also called {page.words}{/if}
+            {it.className} · <span class="fig">{it.number}</span>{page.words
+              ? ` · also called ${page.words}`
+              : ''}
           </p>
           <p class="mt-2 text-lg">
             <span class="fig font-semibold">{it.onHand}</span> on hand{#each page.bins as bin, i (bin.bin)}{i ===
@@ -142,8 +143,10 @@
               {one.position}</span
             >
             <span class="text-sm text-quiet"
-              >{#if one.hours !== null}<span class="fig">{hours(one.hours)}</span> h,
-              {/if}{day(one.since, me.zone)}</span
+              >{#if one.hours !== null}<span class="fig">{hours(one.hours)}</span>{' h, '}{/if}{day(
+                one.since,
+                me.zone,
+              )}</span
             >
           </li>
         {:else}

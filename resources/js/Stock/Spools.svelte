@@ -150,13 +150,12 @@
                     void event(spool, 'weighed');
                   }}
                 >
-                  <div class="w-40">
+                  <div class="w-52">
                     <Field
-                      label="On the scale"
+                      label="On the scale, spool and all"
                       bind:value={grams}
                       numeric
                       unit="g"
-                      hint="spool and all"
                       error={work.error('grams')}
                     />
                   </div>
