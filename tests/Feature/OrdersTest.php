@@ -222,11 +222,13 @@ final class OrdersTest extends BenchTestCase
         self::assertStringContainsString("of {$job->machine->tag} runs since", (string) ($line['last'] ?? ''));
         self::assertGreaterThanOrEqual(1, $line['packs'] ?? 0);
         // one comes and goes into the machine: the last spare is in use, and said so
+        $this->travel(5)->minutes();
         $this->app->make(MoveStock::class)->receive($rail, 1, 1600, null, $this->sam);
         self::assertNull(collect((array) $this->getJson('/api/v1/orders')->json('proposals.0.lines'))->firstWhere('part', 'RAIL-1'));
         $this->send('POST', "/jobs/{$job->id}/parts", ['part' => 'RAIL-1', 'quantity' => 1, 'position' => 'y-rail-left'])->assertOk();
         $line = collect((array) $this->getJson('/api/v1/orders')->json('proposals.0.lines'))->firstWhere('part', 'RAIL-1');
-        self::assertStringContainsString('The last spare went into', (string) ($line['last'] ?? ''));
+        self::assertIsArray($line);
+        self::assertStringContainsString('The last spare went into', (string) $line['last']);
     }
 
     private function order(int $packs): Order

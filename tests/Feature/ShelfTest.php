@@ -88,6 +88,18 @@ final class ShelfTest extends BenchTestCase
         $this->assertRefused($this->move(['kind' => 'moved', 'quantity' => 1, 'bin' => 'Y1', 'toBin' => 'Y1']), 422, 'toBin', 'that bin already');
     }
 
+    public function test_the_audit_finds_a_piece_that_lies_in_the_wrong_bin(): void
+    {
+        $part = $this->part(10);
+        $this->move(['kind' => 'moved', 'quantity' => 4, 'toBin' => 'Z9'])->assertOk();
+        DB::table('bin_stocks')->where(['part_id' => $part->id, 'bin' => 'Z9'])->update(['on_hand' => 5]);
+        self::assertSame(1, Artisan::call('odd-bench:audit'));
+        $said = Artisan::output();
+        self::assertStringContainsString('LIN-1, bin Z9: in a bin is not the sum of what moved there: 5 is kept, 4 it should be', $said);
+        self::assertStringContainsString('LIN-1: on hand is not the sum of its bins: 10 is kept, 11 it should be', $said);
+        DB::table('bin_stocks')->where(['part_id' => $part->id, 'bin' => 'Z9'])->update(['on_hand' => 4]);
+    }
+
     public function test_two_take_the_last_one_and_one_of_them_is_told(): void
     {
         $this->part(1);

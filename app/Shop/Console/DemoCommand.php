@@ -7,16 +7,17 @@ namespace App\Shop\Console;
 use App\Machines\Machine;
 use App\Shop\Person;
 use App\Shop\Setting;
+use Database\Seeders\Demo\DemoScale;
 use Database\Seeders\Demo\DemoShop;
 use Illuminate\Console\Command;
 
 final class DemoCommand extends Command
 {
-    protected $signature = 'odd-bench:demo {--if-empty} {--reset} {--force : also when this is no demo shop}';
+    protected $signature = 'odd-bench:demo {--if-empty} {--reset} {--scale : as large as it may become, for measuring} {--force : also when this is no demo shop}';
 
     protected $description = 'Play the demo shop from its seed';
 
-    public function handle(DemoShop $shop): int
+    public function handle(DemoShop $shop, DemoScale $scale): int
     {
         $empty = Person::query()->doesntExist() && Machine::query()->doesntExist();
         if (! $empty && $this->option('if-empty')) {
@@ -31,6 +32,9 @@ final class DemoCommand extends Command
             $this->call('migrate:fresh', ['--force' => true]);
         }
         $shop->play(fn (string $said) => $this->line($said));
+        if ($this->option('scale')) {
+            $scale->fill(fn (string $said) => $this->line($said));
+        }
 
         return self::SUCCESS;
     }

@@ -23,6 +23,17 @@ final class AuditCommand extends Command
             SELECT p.number AS what, p.value_minor AS kept, coalesce(sum(m.value_minor), 0) AS sum
             FROM parts p LEFT JOIN movements m ON m.part_id = p.id GROUP BY p.id HAVING p.value_minor <> coalesce(sum(m.value_minor), 0)
             SQL,
+        'in a bin is not the sum of what moved there' => <<<'SQL'
+            SELECT p.number || ', bin ' || b.bin AS what, b.on_hand AS kept, coalesce(sum(m.quantity), 0) AS sum
+            FROM bin_stocks b JOIN parts p ON p.id = b.part_id LEFT JOIN movements m ON m.part_id = b.part_id AND m.bin = b.bin GROUP BY p.number, b.part_id, b.bin, b.on_hand HAVING b.on_hand <> coalesce(sum(m.quantity), 0)
+            SQL,
+        'on hand is not the sum of its bins' => <<<'SQL'
+            SELECT p.number AS what, p.on_hand AS kept, coalesce(sum(b.on_hand), 0) AS sum
+            FROM parts p LEFT JOIN bin_stocks b ON b.part_id = p.id GROUP BY p.id HAVING p.on_hand <> coalesce(sum(b.on_hand), 0)
+            SQL,
+        'counts with a part that is itself counted with another' => <<<'SQL'
+            SELECT p.number AS what, p.counts_with_id AS kept, q.counts_with_id AS sum FROM parts p JOIN parts q ON q.id = p.counts_with_id WHERE q.counts_with_id IS NOT NULL
+            SQL,
         'worth something with none on hand' => 'SELECT number AS what, value_minor AS kept, 0 AS sum FROM parts WHERE on_hand = 0 AND value_minor <> 0',
         'promised to a job that is finished' => <<<'SQL'
             SELECT p.number AS what, r.quantity AS kept, 0 AS sum FROM reservations r JOIN parts p ON p.id = r.part_id JOIN jobs j ON j.id = r.job_id WHERE j.finished_at IS NOT NULL

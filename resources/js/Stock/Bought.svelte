@@ -1,11 +1,12 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query';
-  import { api, Refusal, told } from '@/api/client';
+  import { api, told } from '@/api/client';
   import type { Offer, PartPage } from '@/api/types';
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
-  import { day, money, number } from '@/ui/format';
+  import { figure, whole } from '@/ui/figure';
+  import { day, money } from '@/ui/format';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
 
@@ -50,17 +51,13 @@
 
   const kept = () =>
     work.do(async () => {
-      const figures = { leadDays: number(days), pack: number(pack), packCostMinor: number(cost) };
-      for (const [field, figure] of Object.entries(figures)) {
-        if (figure === null) throw new Refusal(422, 'Give a number.', [{ field, message: 'Give a number.' }]);
-      }
       await put({
         supplier,
         contact: contact.trim() || null,
-        leadDays: figures.leadDays ?? 0,
+        leadDays: whole('leadDays', days),
         number: theirs.trim() || null,
-        pack: figures.pack ?? 1,
-        packCostMinor: Math.round((figures.packCostMinor ?? 0) * 100),
+        pack: whole('pack', pack),
+        packCostMinor: Math.round(figure('packCostMinor', cost) * 100),
       });
       editing = false;
     });

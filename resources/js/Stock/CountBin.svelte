@@ -6,6 +6,7 @@
   import { number } from '@/ui/format';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
+  import { onLabel } from './onLabel';
 
   /** One bin, part by part: type how many, enter, the next. How many there should be is not shown. */
   let {
@@ -66,7 +67,7 @@
 
   /** Scanning a part jumps to it; one that should not be here is added. */
   async function scan(): Promise<void> {
-    const part = scanned.trim().replace(/^https?:\/\/[^ ]*\/shelf\//, '');
+    const part = onLabel(scanned);
     if (part === '') return;
     const known = lines.find((line) => line.part.toLowerCase() === part.toLowerCase());
     if (known) {

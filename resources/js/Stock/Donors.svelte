@@ -1,13 +1,14 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { api, Refusal, told } from '@/api/client';
+  import { api, told } from '@/api/client';
   import { donorsQuery } from '@/api/queries';
   import type { DonorPosition, Donors } from '@/api/types';
   import { p } from '@/router';
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
-  import { hours, number } from '@/ui/format';
+  import { figure } from '@/ui/figure';
+  import { hours } from '@/ui/format';
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
   import Tag from '@/ui/Tag.svelte';
@@ -37,11 +38,7 @@
 
   const take = (donor: Donor, position: DonorPosition) =>
     work.do(async () => {
-      const value = worth.trim() === '' ? 0 : number(worth);
-      if (value === null) {
-        const message = 'What is it put on the shelf at? A figure, or nothing.';
-        throw new Refusal(422, message, [{ field: 'valueMinor', message }]);
-      }
+      const value = worth.trim() === '' ? 0 : figure('valueMinor', worth);
       client.setQueryData(
         ['donors'],
         await told(

@@ -1,11 +1,11 @@
 <script lang="ts">
-  import { api, Refusal, told } from '@/api/client';
+  import { api, told } from '@/api/client';
   import type { PartPage } from '@/api/types';
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Dialog from '@/ui/Dialog.svelte';
   import Field from '@/ui/Field.svelte';
-  import { number } from '@/ui/format';
+  import { whole } from '@/ui/figure';
   import Pick from '@/ui/Pick.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
@@ -60,11 +60,8 @@
 
   const save = () =>
     work.do(async () => {
-      const weeks = life.trim() === '' ? null : number(life);
-      if (life.trim() !== '' && weeks === null) {
-        const message = 'How many weeks? A whole number.';
-        throw new Refusal(422, message, [{ field: 'shelfLifeWeeks', message }]);
-      }
+      const weeks =
+        life.trim() === '' ? null : whole('shelfLifeWeeks', life, 'How many weeks? A whole number.');
       const body = {
         version: page.version,
         name,

@@ -1,11 +1,12 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query';
-  import { api, Refusal, sendFile, told } from '@/api/client';
+  import { api, sendFile, told } from '@/api/client';
   import type { PartPage } from '@/api/types';
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
-  import { money, number } from '@/ui/format';
+  import { figure, whole } from '@/ui/figure';
+  import { money } from '@/ui/format';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
 
@@ -36,11 +37,6 @@
     how = it?.how ?? '';
     editing = true;
   }
-  const figure = (field: string, text: string): number => {
-    const value = number(text);
-    if (value === null) throw new Refusal(422, 'Give a number.', [{ field, message: 'Give a number.' }]);
-    return value;
-  };
   const say = () =>
     work.do(async () => {
       const body = {
@@ -56,7 +52,7 @@
     });
   const make = () =>
     work.do(async () => {
-      const body = { quantity: Math.round(figure('quantity', made)), spool: spool.trim() || null };
+      const body = { quantity: whole('quantity', made), spool: spool.trim() || null };
       keep(await told(api.POST('/parts/{number}/made', { params: { path }, body })));
       await client.invalidateQueries({ queryKey: ['parts'] });
       await client.invalidateQueries({ queryKey: ['spools'] });

@@ -1,11 +1,11 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query';
-  import { api, Refusal, told } from '@/api/client';
+  import { api, told } from '@/api/client';
   import type { PartPage } from '@/api/types';
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
-  import { number as asNumber } from '@/ui/format';
+  import { figure, whole } from '@/ui/figure';
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
@@ -32,20 +32,16 @@
   } as const;
 
   async function move(): Promise<void> {
-    const count = asNumber(quantity);
-    const price = asNumber(cost);
     const done = await work.do(async () => {
-      const wrong = (field: string, message: string) => new Refusal(422, message, [{ field, message }]);
-      if (count === null || !Number.isInteger(count)) throw wrong('quantity', 'How many? A whole number.');
-      if (kind === 'received' && price === null) throw wrong('unitCostMinor', 'What did one cost?');
       const body = {
         kind,
-        quantity: count,
+        quantity: whole('quantity', quantity),
         bin: bin.trim() || null,
         toBin: kind === 'moved' ? toBin.trim() || null : null,
         batch: kind === 'received' ? batch.trim() || null : null,
         note: note.trim() || null,
-        unitCostMinor: kind === 'received' && price !== null ? Math.round(price * 100) : null,
+        unitCostMinor:
+          kind === 'received' ? Math.round(100 * figure('unitCostMinor', cost, 'What did one cost?')) : null,
       };
       keep(
         await told(

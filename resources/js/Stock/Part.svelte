@@ -143,10 +143,7 @@
               {one.position}</span
             >
             <span class="text-sm text-quiet"
-              >{#if one.hours !== null}<span class="fig">{hours(one.hours)}</span>{' h, '}{/if}{day(
-                one.since,
-                me.zone,
-              )}</span
+              >{one.hours === null ? '' : `${hours(one.hours)} h, `}{day(one.since, me.zone)}</span
             >
           </li>
         {:else}

@@ -1,11 +1,11 @@
 <script lang="ts">
-  import { api, Refusal, told } from '@/api/client';
+  import { api, told } from '@/api/client';
   import type { PartPage } from '@/api/types';
   import { p } from '@/router';
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
-  import { number } from '@/ui/format';
+  import { whole } from '@/ui/figure';
   import Problem from '@/ui/Problem.svelte';
   import Tag from '@/ui/Tag.svelte';
   import { Work } from '@/ui/work.svelte';
@@ -19,17 +19,13 @@
   let tag = $state('');
   let quantity = $state('1');
 
-  const promise = (to: string, count: number | null) =>
+  const promise = (to: string, count: string) =>
     work.do(async () => {
-      if (count === null || !Number.isInteger(count)) {
-        const message = 'How many? A whole number.';
-        throw new Refusal(422, message, [{ field: 'quantity', message }]);
-      }
       keep(
         await told(
           api.POST('/parts/{number}/promises', {
             params: { path: { number: page.part.number } },
-            body: { tag: to, quantity: count },
+            body: { tag: to, quantity: whole('quantity', count) },
           }),
         ),
       );
@@ -47,7 +43,7 @@
         <a href={p('/jobs/:id', { params: { id: String(one.job) } })}><Tag tag={one.tag} /></a>
         <span class="text-sm text-quiet">by {one.by}</span></span
       >
-      {#if me.person.meetsOwners}<Button kind="quiet" busy={work.busy} onclick={() => promise(one.tag, 0)}
+      {#if me.person.meetsOwners}<Button kind="quiet" busy={work.busy} onclick={() => promise(one.tag, '0')}
           >Release</Button
         >{/if}
     </li>
@@ -61,7 +57,7 @@
       class="mt-2 flex flex-wrap items-end gap-2"
       onsubmit={(event) => {
         event.preventDefault();
-        void promise(tag, number(quantity));
+        void promise(tag, quantity);
       }}
     >
       <div class="w-20">

@@ -1,13 +1,14 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { api, Refusal, told } from '@/api/client';
+  import { api, told } from '@/api/client';
   import { spoolsQuery } from '@/api/queries';
   import type { Spool, Spools } from '@/api/types';
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Dialog from '@/ui/Dialog.svelte';
   import Field from '@/ui/Field.svelte';
-  import { day, money, number } from '@/ui/format';
+  import { figure } from '@/ui/figure';
+  import { day, money } from '@/ui/format';
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
@@ -33,11 +34,6 @@
 
   const keep = (all: Spools): void => {
     client.setQueryData(['spools'], all);
-  };
-  const figure = (field: string, text: string): number => {
-    const value = number(text);
-    if (value === null) throw new Refusal(422, 'Give a number.', [{ field, message: 'Give a number.' }]);
-    return value;
   };
   type Kind = 'opened' | 'weighed' | 'dried' | 'used' | 'ended';
   const event = (spool: Spool, kind: Kind) =>

@@ -11,6 +11,7 @@
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
   import CountBin from './CountBin.svelte';
+  import { onLabel } from './onLabel';
   import ShelfPlaces from './ShelfPlaces.svelte';
 
   /** Bins are scanned and counted without being told what should be there; the differences are posted in one go. */
@@ -44,7 +45,7 @@
 
   /** A scanner sends what the label holds: a bin, a part’s number, or the address of the part. */
   async function scan(): Promise<void> {
-    const text = scanned.trim().replace(/^https?:\/\/[^ ]*\/shelf\//, '');
+    const text = onLabel(scanned);
     if (text === '') return;
     const known = take?.lines.some((line) => line.bin === text.toUpperCase());
     if (known || !scanned.includes('/')) {

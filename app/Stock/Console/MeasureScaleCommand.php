@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock\Console;
+
+use App\Intake\Job;
+use App\Machines\Machine;
+use App\Shop\DemoLogins;
+use App\Shop\Setting;
+use App\Stock\Part;
+use GuzzleHttp\Cookie\CookieJar;
+use Illuminate\Console\Command;
+use Illuminate\Http\Client\PendingRequest;
+use Illuminate\Support\Facades\Http;
+
+/** How long the main screens' answers take on the running site, against a bare JSON route of the same server. */
+final class MeasureScaleCommand extends Command
+{
+    protected $signature = 'odd-bench:measure-scale {--url=http://127.0.0.1:8420} {--runs=40}';
+
+    protected $description = 'How long bench, shelf, a part, a machine and a job take on the running site';
+
+    private const TIMES_MEDIAN = 5;
+
+    private const TIMES_P95 = 10;
+
+    public function handle(): int
+    {
+        if (! Setting::isDemo()) {
+            $this->line('No demo shop: its screens are not measured, for nobody’s password is known.');
+
+            return self::SUCCESS;
+        }
+        $parts = Part::query()->count();
+        $this->line(sprintf('%d parts, %d machines, %d jobs%s', $parts, Machine::query()->count(), Job::query()->count(), $parts < 10_000 ? ' (bin/odd-bench demo --scale makes it as large as a shop may become)' : ''));
+        $http = $this->loggedIn();
+        $bare = $this->times(fn () => Http::get($this->url('/health'))->throw());
+        $rows = [['a bare JSON route', ...$this->figures($bare), '', '']];
+        foreach ($this->screens() as $name => $path) {
+            $times = $this->times(static fn () => $http->get("/api/v1{$path}")->throw());
+            $ratio = [$times['median'] / $bare['median'], $times['p95'] / $bare['p95']];
+            $rows[] = [$name, ...$this->figures($times), sprintf('× %.1f %s', $ratio[0], $ratio[0] <= self::TIMES_MEDIAN ? '' : '(asked: 5)'), sprintf('× %.1f %s', $ratio[1], $ratio[1] <= self::TIMES_P95 ? '' : '(asked: 10)')];
+        }
+        $this->table(['through the web server', 'median ms', '95th percentile ms', 'against the bare one', 'at the 95th'], $rows);
+        $before = hrtime(true);
+        $http->get('/api/v1/orders')->throw();
+        $this->line(sprintf('order proposal for the whole shelf: %.2f s (asked: under 5)', (hrtime(true) - $before) / 1e9));
+
+        return self::SUCCESS;
+    }
+
+    /** @return array<string, string> */
+    private function screens(): array
+    {
+        $part = Part::query()->orderByDesc('id')->firstOrFail();
+        $job = Job::query()->whereNull('finished_at')->orderByDesc('id')->firstOrFail();
+        $word = explode(' ', $part->name)[0];
+
+        return [
+            'bench' => '/bench', 'shelf' => '/parts', 'shelf, two words' => '/parts?text='.rawurlencode("{$word} ".substr($part->number, -3)), 'shelf, misspelt' => '/parts?text=hardned%20nozel',
+            'a part' => "/parts/{$part->number}", 'a machine' => "/machines/{$job->machine->tag}", 'a job' => "/jobs/{$job->id}", 'machines' => '/machines',
+        ];
+    }
+
+    private function loggedIn(): PendingRequest
+    {
+        $jar = new CookieJar;
+        $http = Http::withOptions(['cookies' => $jar])->baseUrl($this->url(''))->acceptJson()->timeout(60);
+        $http->get('/')->throw();
+        $token = $jar->getCookieByName('XSRF-TOKEN')?->getValue() ?? '';
+        $http->withHeaders(['X-XSRF-TOKEN' => rawurldecode($token)])->post('/api/v1/session', ['login' => 'tove', 'password' => DemoLogins::PASSWORD])->throw();
+
+        return $http;
+    }
+
+    private function url(string $path): string
+    {
+        return rtrim(is_string($this->option('url')) ? $this->option('url') : '', '/').$path;
+    }
+
+    /**
+     * @param  callable(): mixed  $ask
+     * @return array{median: float, p95: float}
+     */
+    private function times(callable $ask): array
+    {
+        $ask();
+        $times = [];
+        for ($i = 0; $i < max(10, (int) $this->option('runs')); $i++) {
+            $before = hrtime(true);
+            $ask();
+            $times[] = (hrtime(true) - $before) / 1e6;
+        }
+        sort($times);
+
+        return ['median' => $times[intdiv(count($times), 2)], 'p95' => $times[(int) floor(0.95 * (count($times) - 1))]];
+    }
+
+    /**
+     * @param  array{median: float, p95: float}  $times
+     * @return array{string, string}
+     */
+    private function figures(array $times): array
+    {
+        return [sprintf('%.1f', $times['median']), sprintf('%.1f', $times['p95'])];
+    }
+}
