@@ -43,6 +43,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         App\Knowledge\Console\MeasureCommand::class,
         App\Api\Console\OpenApiCommand::class,
         App\Stock\Console\AuditCommand::class,
+        App\Stock\Console\MeasureScaleCommand::class,
         App\Shop\Console\DemoCommand::class,
         App\Shop\Console\PersonCommand::class,
         App\Shop\Console\WelcomeCommand::class,

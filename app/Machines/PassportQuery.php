@@ -112,6 +112,7 @@ final readonly class PassportQuery
     public function jobs(Machine $machine): array
     {
         $jobs = Job::query()->with(['confirmed', 'release'])->where('machine_id', $machine->id)->orderByDesc('id')->limit(50)->get();
+        $today = Setting::today();
 
         return array_values($jobs->map(fn (Job $job): PastJobView => new PastJobView(
             $job->id,
@@ -123,14 +124,14 @@ final readonly class PassportQuery
             array_values($job->confirmed->map(fn (Confirmed $c): string => $this->knowledge->faults[$c->fault]->name ?? $c->fault)->all()),
             $job->release === null ? null : Destination::from($job->release->destination)->words(),
             $job->release?->sheet !== null,
-            $this->runs($job, $machine) ? $job->release?->warranty_until?->toDateString() : null,
+            $this->runs($job, $machine, $today) ? $job->release?->warranty_until?->toDateString() : null,
             $job->release?->warranty_hours === null ? null : (float) $job->release->warranty_hours,
             $job->confirmed->contains(static fn (Confirmed $c): bool => $c->comeback_of !== null),
         ))->all());
     }
 
-    private function runs(Job $job, Machine $machine): bool
+    private function runs(Job $job, Machine $machine, string $today): bool
     {
-        return Comebacks::warranty($job->release)?->covers(Setting::today(), $machine->hoursRun()) ?? false;
+        return Comebacks::warranty($job->release)?->covers($today, $machine->hoursRun()) ?? false;
     }
 }

@@ -24,13 +24,14 @@ final readonly class ServiceQuery
         $last = ServiceDone::query()->whereIn('machine_id', $machines->pluck('id'))->orderBy('id')->get()
             ->keyBy(static fn (ServiceDone $d): string => "{$d->machine_id} {$d->item}");
         $due = [];
+        $now = now()->getTimestamp();
         foreach ($machines as $machine) {
             $hours = $machine->hoursRun();
+            $known = $machine->created_at->getTimestamp();
             $of = [];
             foreach ($this->knowledge->serviceOf($machine->family) as $item) {
                 $done = $last->get("{$machine->id} {$item->code}");
-                $since = $done === null ? $machine->created_at : $done->at;
-                $of[] = ServiceDue::of($item, $hours === null ? null : $hours - (float) ($done->hours ?? 0), $since->diffInDays(now(), true), $done !== null);
+                $of[] = ServiceDue::of($item, $hours === null ? null : $hours - (float) ($done->hours ?? 0), abs($now - ($done === null ? $known : $done->at->getTimestamp())) / 86_400, $done !== null);
             }
             usort($of, static fn (ServiceDue $a, ServiceDue $b): int => $b->share <=> $a->share);
             $due[$machine->id] = $of;

@@ -37,6 +37,8 @@ final readonly class BenchLine extends View
 
         $hasRun = $job->waits_for === 'itself' && $job->waits_until !== null && $job->waits_until->isPast();
 
+        $promised = $job->promised_for?->toDateString();
+
         return new self(
             $job->id,
             $job->machine->tag,
@@ -53,8 +55,8 @@ final readonly class BenchLine extends View
             $job->waits_for === null ? $job->next_minutes : null,
             $job->station_since->toIso8601String(),
             $hasRun ? null : $job->waits_until?->toIso8601String(),
-            $job->promised_for?->toDateString(),
-            $job->promised_for !== null && $job->promised_for->endOfDay()->isPast(),
+            $promised,
+            $promised !== null && $promised < now()->toDateString(),
             $job->machine->redTag !== null,
             $job->spell?->person->name,
         );

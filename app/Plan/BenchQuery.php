@@ -94,7 +94,7 @@ final readonly class BenchQuery
     private function pick(Collection $ready): array
     {
         $pick = $ready->sortBy([
-            fn (Job $a, Job $b): int => ($a->promised_for->timestamp ?? PHP_INT_MAX) <=> ($b->promised_for->timestamp ?? PHP_INT_MAX),
+            fn (Job $a, Job $b): int => self::promisedOrNever($a) <=> self::promisedOrNever($b),
             fn (Job $a, Job $b): int => ($a->next_minutes ?? 99) <=> ($b->next_minutes ?? 99),
         ])->first();
         if ($pick === null) {
@@ -107,6 +107,14 @@ final readonly class BenchQuery
             $pick->promised_for->endOfDay()->isPast() => 'Promised for '.$pick->promised_for->format('j M').', so it is late; '.$minutes.'.',
             default => 'Promised for '.$pick->promised_for->format('j M').', the first of those that are ready; '.$minutes.'.',
         }];
+    }
+
+    /** The day as it is written, for comparing: a date made of it would be made some thousand times. */
+    private static function promisedOrNever(Job $job): string
+    {
+        $day = $job->getRawOriginal('promised_for');
+
+        return is_string($day) ? $day : '9999-12-31';
     }
 
     private function minutesDone(): int

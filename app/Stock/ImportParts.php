@@ -89,6 +89,7 @@ final class ImportParts implements ImportTable
             $parts[] = [...array_intersect_key($row, array_flip(self::KEPT)), 'number' => $number, 'search' => mb_strtolower(trim($number.' '.self::text($row, 'name').' '.self::text($row, 'words').' '.self::text($row, 'supplier_number'))), 'created_at' => $now, 'updated_at' => $now];
         }
         Part::query()->upsert($parts, ['number'], [...self::KEPT, 'search', 'updated_at', 'version' => DB::raw('parts.version + 1')]);
+        PartChoice::sorted();
         $ids = Part::query()->whereIn('number', array_column($parts, 'number'))->pluck('id', 'number');
         $supplies = [];
         foreach ($rows as $row) {

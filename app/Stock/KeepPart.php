@@ -41,6 +41,7 @@ final readonly class KeepPart
                 throw Refused::because('version', 'Somebody changed this part meanwhile. Look at it again, then make your change.');
             }
             $part->update(['name' => $name, 'class' => $this->classOf($class), 'words' => $words, 'notes' => $notes, 'fits' => Fit::read($fits, $this->knowledge)->toArray(), 'shelf_life_weeks' => $shelfLifeWeeks, 'version' => $version + 1]);
+            PartChoice::sorted();
         });
     }
 

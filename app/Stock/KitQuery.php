@@ -31,7 +31,7 @@ final readonly class KitQuery
         $classes = array_values(array_map(static fn (KitPart $p): string => $p->class, $kit));
         $parts = Part::query()->with('substitutes')->whereIn('class', $classes)->orderByDesc('on_hand')->orderBy('number')->get();
         $promised = Reservation::query()->whereIn('part_id', $parts->pluck('id'))->get();
-        $usual = PartChoice::usual([$family->code], $classes)[$family->code] ?? [];
+        $usual = PartChoice::usual($family->code, $classes);
         $parts = PartChoice::fitting($parts, $family);
         $free = $substitutes = $wanted = $needed = $chosen = [];
         foreach ($parts as $part) {

@@ -23,26 +23,26 @@ final readonly class LastOfKind
     }
 
     /**
-     * @param  list<int>|null  $partIds
+     * @param  list<int>  $partIds
      * @return array<int, string> part id => what happened
      */
-    public function all(?array $partIds): array
+    public function all(array $partIds): array
     {
         return $this->lastFaces($partIds) + $this->lastSpares($partIds);
     }
 
     /**
-     * @param  list<int>|null  $partIds
+     * @param  list<int>  $partIds
      * @return array<int, string>
      */
-    private function lastSpares(?array $partIds): array
+    private function lastSpares(array $partIds): array
     {
         $said = [];
         foreach (DB::table('parts AS p')
             ->joinLateral(DB::table('movements AS m')->whereColumn('m.part_id', 'p.id')->whereNotIn('m.kind', ['counted', 'moved'])->orderByDesc('m.id')->limit(1), 'm')
             ->join('jobs AS j', 'j.id', '=', 'm.job_id')->join('machines AS x', 'x.id', '=', 'j.machine_id')
             ->where('p.on_hand', 0)->whereNull('p.counts_with_id')->where('m.kind', 'used')->whereNotNull('m.position')->where('m.at', '>', now()->subYears(self::YEARS))
-            ->when($partIds !== null, static fn ($q) => $q->whereIn('p.id', $partIds ?? []))
+            ->whereIn('p.id', $partIds)
             ->get(['p.id', 'm.position', 'm.at', 'x.tag', 'x.family']) as $row) {
             $said[(int) $row->id] = sprintf('The last spare went into %s of %s on %s.', $this->knowledge->positionName((string) $row->family, (string) $row->position), $row->tag, $this->day(Carbon::parse((string) $row->at)));
         }
@@ -51,10 +51,10 @@ final readonly class LastOfKind
     }
 
     /**
-     * @param  list<int>|null  $partIds
+     * @param  list<int>  $partIds
      * @return array<int, string>
      */
-    private function lastFaces(?array $partIds): array
+    private function lastFaces(array $partIds): array
     {
         $turns = RailTurn::query()->orderBy('id')->get();
         if ($turns->isEmpty()) {
@@ -72,7 +72,7 @@ final readonly class LastOfKind
             }
             $parts = PartChoice::fitting(Part::query()->where('class', $position->partClass)->orderBy('id')->get(), $this->knowledge->family($machine->family), $position->code);
             $part = $parts->firstWhere('counts_with_id', null);
-            if ($part !== null && $parts->sum('on_hand') === 0 && ($partIds === null || in_array($part->id, $partIds, true))) {
+            if ($part !== null && $parts->sum('on_hand') === 0 && in_array($part->id, $partIds, true)) {
                 $said[$part->id] = sprintf('The last fresh face of %s of %s runs since %s.', $position->name, $machine->tag, $this->day($latest->at));
             }
         }

@@ -54,6 +54,7 @@ final readonly class MoveStock
             $this->refusePromised($part, $quantity, $job);
             $movement = $this->leave($part, 'used', $quantity, $by, ['job_id' => $job->id, 'position' => $position, 'bin' => $this->bins->holding($part, $quantity, $bin)]);
             $this->promises->taken($part, $job, $quantity);
+            PartChoice::used($job->machine->family, $part, 1);
 
             return $movement;
         });
@@ -110,6 +111,8 @@ final readonly class MoveStock
             if ($used->kind !== 'used' || Movement::query()->where('undoes_id', $used->id)->exists()) {
                 throw Refused::because('movement', 'This part was put back already.');
             }
+
+            PartChoice::used($used->job->machine->family ?? '', $part, -1);
 
             return $this->make($part, 'returned', -$used->quantity, -$used->value_minor, $by, ['job_id' => $used->job_id, 'position' => $used->position, 'undoes_id' => $used->id, 'bin' => $used->bin]);
         });

@@ -34,7 +34,7 @@ final readonly class OrdersQuery
     /** @return list<ProposalView> */
     private function proposals(): array
     {
-        $judged = $this->reorder->of(null, Setting::benchMinuteMinor())->filter(static fn (Judged $j): bool => $j->whole('order_packs') > 0);
+        $judged = $this->reorder->toOrder(Setting::benchMinuteMinor());
         $waiting = Reservation::query()->with('job.machine')->whereIn('part_id', $judged->keys())->get()->groupBy('part_id');
 
         return array_values($judged->groupBy(static fn (Judged $j): int => $j->supply->supplier_id)->map(function (Collection $all) use ($waiting): ProposalView {

@@ -10,10 +10,10 @@ use OddBench\Knowledge\Family;
 use OddBench\Stock\Fit;
 use OddBench\Stock\SpareGrade;
 
-/** Which part of a class a family gets: one that fits and can be trusted, the one it got lately first. */
+/** Which part of a class a family gets: one that fits and can be trusted, the one it got most often first. */
 final readonly class PartChoice
 {
-    private const LATELY_WEEKS = 52;
+    private const LOOKED_AT = 8;
 
     /**
      * @param  Collection<int, Part>  $parts
@@ -25,19 +25,33 @@ final readonly class PartChoice
     }
 
     /**
-     * @param  list<string>  $families
      * @param  list<string>  $classes
-     * @return array<string, array<int, int>> family => part id => times it was used on it lately
+     * @return array<int, int> part id => times it was used on the family
      */
-    public static function usual(array $families, array $classes): array
+    public static function usual(string $family, array $classes): array
     {
-        $usual = [];
-        foreach (DB::table('movements')->join('parts', 'parts.id', '=', 'movements.part_id')->join('jobs', 'jobs.id', '=', 'movements.job_id')->join('machines', 'machines.id', '=', 'jobs.machine_id')
-            ->where('movements.kind', 'used')->where('movements.at', '>', now()->subWeeks(self::LATELY_WEEKS))->whereIn('machines.family', $families)->whereIn('parts.class', $classes)
-            ->groupBy('machines.family', 'movements.part_id')->selectRaw('machines.family, movements.part_id, count(*) AS times')->get() as $row) {
-            $usual[(string) $row->family][(int) $row->part_id] = (int) $row->times;
-        }
+        return array_map(static fn (mixed $n): int => is_numeric($n) ? (int) $n : 0, DB::table('part_uses')->where('family', $family)->whereIn('class', $classes)->pluck('times', 'part_id')->all());
+    }
 
-        return $usual;
+    /** The part of a class a family is given: of those that fit the one it got most often, else the one there is most of. */
+    public static function best(Family $family, string $class): ?Part
+    {
+        $often = DB::table('part_uses')->where(['family' => $family->code, 'class' => $class])->orderByDesc('times')->orderBy('part_id')->limit(self::LOOKED_AT)->pluck('times', 'part_id')->all();
+        $used = Part::query()->whereIn('id', array_keys($often))->whereNull('counts_with_id')->get()->sortByDesc(static fn (Part $p): mixed => $often[$p->id] ?? 0);
+
+        return self::fitting($used, $family)->first()
+            ?? self::fitting(Part::query()->where('class', $class)->whereNull('counts_with_id')->orderByDesc('on_hand')->orderBy('id')->get(), $family)->first();
+    }
+
+    /** A family got this part once more, or once less when it was put back. */
+    public static function used(string $family, Part $part, int $times): void
+    {
+        DB::statement('INSERT INTO part_uses (family, class, part_id, times) VALUES (?, ?, ?, ?) ON CONFLICT (family, part_id) DO UPDATE SET times = part_uses.times + excluded.times', [$family, $part->class, $part->id, $times]);
+    }
+
+    /** Some parts are of another class now. */
+    public static function sorted(): void
+    {
+        DB::update('UPDATE part_uses SET class = parts.class FROM parts WHERE parts.id = part_uses.part_id AND part_uses.class <> parts.class');
     }
 }

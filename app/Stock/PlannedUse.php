@@ -50,17 +50,10 @@ final readonly class PlannedUse
      */
     private function parts(array $needs): array
     {
-        $classes = array_values(array_unique(array_merge(...array_map(static fn (array $n): array => array_keys($n[2]), $needs))));
-        $families = array_values(array_unique(array_column($needs, 0)));
-        if ($classes === []) {
-            return [];
-        }
-        $byClass = Part::query()->whereIn('class', $classes)->whereNull('counts_with_id')->orderByDesc('on_hand')->orderBy('id')->get()->groupBy('class');
-        $usual = PartChoice::usual($families, $classes);
         $planned = $fits = [];
         foreach ($needs as [$family, $tag, $open]) {
             foreach ($open as $class => $count) {
-                $fits["{$family} {$class}"] ??= PartChoice::fitting($byClass->get($class) ?? new Collection, $this->knowledge->family($family))->sortByDesc(static fn (Part $p): int => $usual[$family][$p->id] ?? 0)->first()->id ?? 0;
+                $fits["{$family} {$class}"] ??= PartChoice::best($this->knowledge->family($family), $class)->id ?? 0;
                 $part = $fits["{$family} {$class}"];
                 if ($part > 0) {
                     $planned[$part] = ['count' => ($planned[$part]['count'] ?? 0) + $count, 'tags' => array_values(array_unique([...($planned[$part]['tags'] ?? []), $tag]))];

@@ -19,7 +19,7 @@ final readonly class ShelfController
 
     public function index(ListPartsRequest $request): ShelfView
     {
-        return $this->shelf->page($request->words('text') ?? '', $request->words('class'), $request->words('after'));
+        return $this->shelf->page($request->words('text') ?? '', $request->words('class'), $request->words('family'), $request->words('after'));
     }
 
     public function store(NewPartRequest $request, KeepPart $keep): PartPageView

@@ -24,9 +24,10 @@ final readonly class ShelfQuery
     {
     }
 
-    public function page(string $text, ?string $class, ?string $after): ShelfView
+    /** @param  string|null  $family  only what fits it, as far as that is said */
+    public function page(string $text, ?string $class, ?string $family, ?string $after): ShelfView
     {
-        $query = $this->saying($text)->when($class !== null, static fn (Builder $q): Builder => $q->where('class', $class));
+        $query = $this->saying($text)->when($family !== null, static fn (Builder $q): Builder => $q->whereRaw("(coalesce(jsonb_array_length(fits->'families'), 0) = 0 OR fits->'families' @> to_jsonb(?::text))", [$family]))->when($class !== null, static fn (Builder $q): Builder => $q->where('class', $class));
         $sums = (clone $query)->toBase()->selectRaw('count(*) AS n, coalesce(sum(value_minor), 0) AS value')->first();
         $all = (int) ($sums->n ?? 0);
         if ($all === 0 && $text !== '') {

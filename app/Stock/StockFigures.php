@@ -12,18 +12,27 @@ final readonly class StockFigures
 {
     private const ROOT = 'coalesce(p.counts_with_id, p.id)';
 
-    /** @param  list<int>|null  $ids  all when nothing is said */
-    public function __construct(private ?array $ids)
+    /** @var list<int> with those that count with them */
+    private array $ids;
+
+    /** @param  list<int>  $ids */
+    public function __construct(array $ids)
     {
+        $this->ids = [...$ids, ...array_map(intval(...), array_filter(DB::table('parts')->whereIn('counts_with_id', $ids)->pluck('id')->all(), is_numeric(...)))];
     }
 
     /** @return array<int, array<int, int>> part id => weeks ago => how many were taken */
     public function weeks(int $most): array
     {
+        $byWeek = $this->only(DB::table('movements AS m')->join('parts AS p', 'p.id', '=', 'm.part_id'))->whereIn('m.kind', ['used', 'returned'])->where('m.at', '>', now()->subWeeks($most))
+            ->groupBy('root', 'ago')->selectRaw(self::ROOT.' AS root, floor(extract(epoch FROM ?::timestamptz - m.at) / 604800)::int AS ago, -sum(m.quantity) AS n', [now()->toIso8601String()]);
         $taken = [];
-        foreach ($this->only(DB::table('movements AS m')->join('parts AS p', 'p.id', '=', 'm.part_id'))->whereIn('m.kind', ['used', 'returned'])->where('m.at', '>', now()->subWeeks($most))
-            ->groupBy('root', 'ago')->selectRaw(self::ROOT.' AS root, floor(extract(epoch FROM ?::timestamptz - m.at) / 604800)::int AS ago, -sum(m.quantity) AS n', [now()->toIso8601String()])->get() as $row) {
-            $taken[(int) $row->root][max(0, (int) $row->ago)] = ($taken[(int) $row->root][max(0, (int) $row->ago)] ?? 0) + (int) $row->n;
+        // one row a part, for the whole shelf is half a million weeks
+        foreach (DB::query()->fromSub($byWeek, 'w')->groupBy('root')->selectRaw("root, string_agg(ago || ' ' || n, ',') AS weeks")->pluck('weeks', 'root') as $root => $weeks) {
+            foreach (explode(',', is_string($weeks) ? $weeks : '') as $week) {
+                [$ago, $n] = [...explode(' ', $week, 2), '0'];
+                $taken[(int) $root][max(0, (int) $ago)] = ($taken[(int) $root][max(0, (int) $ago)] ?? 0) + (int) $n;
+            }
         }
 
         return $taken;
@@ -49,7 +58,7 @@ final readonly class StockFigures
 
     private function only(Builder $query): Builder
     {
-        return $query->when($this->ids !== null, fn (Builder $q): Builder => $q->where(fn (Builder $w): Builder => $w->whereIn('p.id', $this->ids ?? [])->orWhereIn('p.counts_with_id', $this->ids ?? [])));
+        return $query->whereIntegerInRaw('p.id', $this->ids);
     }
 
     /** @return array<int, int> */

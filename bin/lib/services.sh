@@ -69,6 +69,8 @@ port = $DB_PORT
 unix_socket_directories = '$RUN'
 max_connections = 60
 shared_buffers = 128MB
+# every question here is short; compiling it takes longer than asking it
+jit = off
 timezone = 'UTC'
 fsync = ${PG_FSYNC:-on}
 T

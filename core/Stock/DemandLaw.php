@@ -42,7 +42,8 @@ final readonly class DemandLaw
     {
         $sum = 0.0;
         foreach ($this->terms() as $k => $p) {
-            if ($k > $n) {
+            // past the mean the terms fall: what is below the last digit of the sum adds nothing to it
+            if ($k > $n || ($k > $this->mean && $p < 1e-18)) {
                 break;
             }
             $sum += $p;

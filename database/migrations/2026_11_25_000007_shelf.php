@@ -92,6 +92,23 @@ return new class extends Migration
         DB::statement('UPDATE movements SET bin = p.bin FROM parts p WHERE p.id = movements.part_id');
         DB::statement('ALTER TABLE movements DROP CONSTRAINT movements_kind');
         DB::statement("ALTER TABLE movements ADD CONSTRAINT movements_kind CHECK (kind IN ('received','used','returned','counted','scrapped','salvaged','made','moved'))");
+        // what is asked of movements again and again: how many of a part were taken lately
+        DB::statement('DROP INDEX movements_at_part_id_index');
+        DB::statement('CREATE INDEX movements_taken ON movements (part_id, at) INCLUDE (kind, quantity)');
+        // what a job or a part is asked for on every look, and had no index of its own
+        foreach (['diagnoses' => 'job_id', 'mends' => 'job_id', 'timers' => 'job_id', 'rail_turns' => 'job_id', 'fittings' => 'part_id'] as $table => $column) {
+            DB::statement("CREATE INDEX {$table}_{$column}_asked ON {$table} ({$column})");
+        }
+        // how often a family was given a part, kept as it happens
+        Schema::create('part_uses', function (Blueprint $table): void {
+            $table->string('family', 40);
+            $table->string('class', 40);
+            $table->foreignId('part_id')->index()->constrained('parts');
+            $table->integer('times');
+            $table->primary(['family', 'part_id']);
+            $table->index(['family', 'class', 'times']);
+        });
+        DB::insert("INSERT INTO part_uses (family, class, part_id, times) SELECT x.family, min(p.class), m.part_id, sum(CASE m.kind WHEN 'used' THEN 1 ELSE -1 END) FROM movements m JOIN parts p ON p.id = m.part_id JOIN jobs j ON j.id = m.job_id JOIN machines x ON x.id = j.machine_id WHERE m.kind IN ('used','returned') GROUP BY x.family, m.part_id");
         Schema::create('bad_batches', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('movement_id')->unique()->constrained('movements');

@@ -31,6 +31,11 @@ final class AuditCommand extends Command
             SELECT p.number AS what, p.on_hand AS kept, coalesce(sum(b.on_hand), 0) AS sum
             FROM parts p LEFT JOIN bin_stocks b ON b.part_id = p.id GROUP BY p.id HAVING p.on_hand <> coalesce(sum(b.on_hand), 0)
             SQL,
+        'uses on a family are not the sum of what its jobs took' => <<<'SQL'
+            SELECT p.number || ' on ' || coalesce(u.family, m.family) AS what, coalesce(u.times, 0) AS kept, coalesce(m.times, 0) AS sum
+            FROM (SELECT x.family, m.part_id, sum(CASE m.kind WHEN 'used' THEN 1 ELSE -1 END) AS times FROM movements m JOIN jobs j ON j.id = m.job_id JOIN machines x ON x.id = j.machine_id WHERE m.kind IN ('used','returned') GROUP BY x.family, m.part_id) AS m
+            FULL JOIN part_uses u ON u.family = m.family AND u.part_id = m.part_id JOIN parts p ON p.id = coalesce(u.part_id, m.part_id) WHERE coalesce(u.times, 0) <> coalesce(m.times, 0)
+            SQL,
         'counts with a part that is itself counted with another' => <<<'SQL'
             SELECT p.number AS what, p.counts_with_id AS kept, q.counts_with_id AS sum FROM parts p JOIN parts q ON q.id = p.counts_with_id WHERE q.counts_with_id IS NOT NULL
             SQL,

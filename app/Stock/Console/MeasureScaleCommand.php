@@ -7,11 +7,16 @@ namespace App\Stock\Console;
 use App\Intake\Job;
 use App\Machines\Machine;
 use App\Shop\DemoLogins;
+use App\Shop\Person;
 use App\Shop\Setting;
+use App\Stock\ImportFile;
 use App\Stock\Part;
+use App\Stock\ShelfQuery;
+use App\Stock\Supplier;
 use GuzzleHttp\Cookie\CookieJar;
 use Illuminate\Console\Command;
 use Illuminate\Http\Client\PendingRequest;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 
 /** How long the main screens' answers take on the running site, against a bare JSON route of the same server. */
@@ -25,7 +30,9 @@ final class MeasureScaleCommand extends Command
 
     private const TIMES_P95 = 10;
 
-    public function handle(): int
+    private const ROWS = 20_000;
+
+    public function handle(ShelfQuery $shelf, ImportFile $import): int
     {
         if (! Setting::isDemo()) {
             $this->line('No demo shop: its screens are not measured, for nobody’s password is known.');
@@ -47,7 +54,39 @@ final class MeasureScaleCommand extends Command
         $http->get('/api/v1/orders')->throw();
         $this->line(sprintf('order proposal for the whole shelf: %.2f s (asked: under 5)', (hrtime(true) - $before) / 1e9));
 
+        $this->search($shelf);
+        $this->table20000($import);
+
         return self::SUCCESS;
+    }
+
+    private function search(ShelfQuery $shelf): void
+    {
+        foreach (['two words' => static fn (): mixed => $shelf->saying('hardened nozzle')->orderBy('bin')->orderBy('number')->limit(60)->get(), 'misspelt' => static fn (): mixed => $shelf->like('hardned nozel')] as $how => $ask) {
+            $times = $this->times($ask);
+            $this->line(sprintf('search itself, %s: median %.1f ms, 95th percentile %.1f ms (asked: under 50)', $how, $times['median'], $times['p95']));
+        }
+    }
+
+    /** A table of so many parts tried and taken in; what it brings is taken back. */
+    private function table20000(ImportFile $import): void
+    {
+        $table = "number;name;class;bin;words;supplier;supplier_number;pack;pack_cost\n";
+        $supplier = Supplier::query()->firstOrFail()->name;
+        for ($i = 0; $i < self::ROWS; $i++) {
+            $table .= sprintf("MEAS-%05d;Measured part %d;nozzle;M%d;one of many;%s;MM%05d;10;%d,50\n", $i, $i, intdiv($i, 10), $supplier, $i, 1 + $i % 90);
+        }
+        DB::beginTransaction();
+        try {
+            memory_reset_peak_usage();
+            $before = hrtime(true);
+            $file = $import->keep('parts', 'measured.csv', $table, Person::query()->firstOrFail());
+            $tried = hrtime(true);
+            $import->apply($file, false, Person::query()->firstOrFail());
+            $this->line(sprintf('a table of %d parts: tried in %.1f s, taken in in %.1f s (asked: under 30 together), most memory %.0f MB (asked: 128)', self::ROWS, ($tried - $before) / 1e9, (hrtime(true) - $tried) / 1e9, memory_get_peak_usage() / 1e6));
+        } finally {
+            DB::rollBack();
+        }
     }
 
     /** @return array<string, string> */

@@ -26,10 +26,10 @@ final class DemoScale
 
     private const DAYS = 1_095;
 
-    /** One part in ten moves often, the others now and then: 2000 × 550 and 18000 × 50 movements. */
+    /** One part in ten moves often, the others now and then: about 2000 × 550 and 18000 × 51 movements. */
     private const OFTEN = 550;
 
-    private const SELDOM = 50;
+    private const SELDOM = 51;
 
     public function __construct(private readonly Knowledge $knowledge, private readonly RegisterMachine $register)
     {
@@ -47,7 +47,10 @@ final class DemoScale
             $say(sprintf('%d parts', DB::table('parts')->count()));
             $this->jobs();
             $say(sprintf('%d jobs with findings, diagnoses, events and releases', DB::table('jobs')->count()));
+            $again = $this->bare('movements');
             $this->movements();
+            array_map(DB::statement(...), $again);
+            $this->levels();
             $say(sprintf('%d movements', DB::table('movements')->count()));
         });
         DB::statement('ANALYZE');
@@ -125,8 +128,34 @@ final class DemoScale
                 FROM (SELECT id, bin, CASE WHEN id % 10 = 0 THEN ?::int ELSE ?::int END AS n FROM parts WHERE number LIKE 'SC-%') AS p, generate_series(0, n - 1) AS k) AS made
             ORDER BY at
             SQL, [(int) ($jobs->a ?? 1), max(1, (int) ($jobs->z ?? 1) - (int) ($jobs->a ?? 1)), $person, self::DAYS - 1, self::DAYS - 2, self::OFTEN, self::SELDOM]);
+    }
+
+    private function levels(): void
+    {
         DB::update("UPDATE parts SET on_hand = s.n, value_minor = s.value FROM (SELECT part_id, sum(quantity) AS n, sum(value_minor) AS value FROM movements GROUP BY part_id) AS s WHERE s.part_id = parts.id AND number LIKE 'SC-%'");
+        DB::statement('TRUNCATE part_uses');
+        DB::insert("INSERT INTO part_uses (family, class, part_id, times) SELECT x.family, min(p.class), m.part_id, sum(CASE m.kind WHEN 'used' THEN 1 ELSE -1 END) FROM movements m JOIN parts p ON p.id = m.part_id JOIN jobs j ON j.id = m.job_id JOIN machines x ON x.id = j.machine_id WHERE m.kind IN ('used','returned') GROUP BY x.family, m.part_id");
         DB::insert("INSERT INTO bin_stocks (part_id, bin, on_hand) SELECT id, bin, on_hand FROM parts WHERE number LIKE 'SC-%'");
+    }
+
+    /**
+     * Takes keys and indexes off a table, so that millions of rows go in fast.
+     *
+     * @return list<string> what puts them on again
+     */
+    private function bare(string $table): array
+    {
+        $again = [];
+        foreach (DB::select("SELECT conname, pg_get_constraintdef(oid) AS def FROM pg_constraint WHERE conrelid = ?::regclass AND contype = 'f'", [$table]) as $key) {
+            DB::statement("ALTER TABLE {$table} DROP CONSTRAINT \"{$key->conname}\"");
+            $again[] = "ALTER TABLE {$table} ADD CONSTRAINT \"{$key->conname}\" {$key->def}";
+        }
+        foreach (DB::select('SELECT c.relname, pg_get_indexdef(i.indexrelid) AS def FROM pg_index i JOIN pg_class c ON c.oid = i.indexrelid WHERE i.indrelid = ?::regclass AND NOT i.indisunique', [$table]) as $index) {
+            DB::statement("DROP INDEX \"{$index->relname}\"");
+            $again[] = (string) $index->def;
+        }
+
+        return $again;
     }
 
     /** @param  list<string>  $words */

@@ -64,6 +64,10 @@
             href="/book-in?tag={m.tag}">Book it in</a
           >
         {/if}
+        {#if m.place === 'donor'}<a
+            class="min-h-9 py-1.5 text-sm font-semibold text-action underline"
+            href={p('/donors')}>What can be taken out of it</a
+          >{/if}
         <a
           class="min-h-9 py-1.5 text-sm text-quiet underline"
           href={p('/machines/:tag/label', { params: { tag: m.tag } })}>Label</a

@@ -23,13 +23,16 @@
   let upgrade = $state(false);
   let became = $state<'' | 'scrap' | 'tested' | 'untested' | 'seller'>('scrap');
 
-  const list = (query: { text?: string; class?: string }) => told(api.GET('/parts', { params: { query } }));
+  const list = (query: { text?: string; class?: string; family?: string }) =>
+    told(api.GET('/parts', { params: { query } }));
   const fitting = createQuery(() => ({
-    queryKey: ['parts', 'for', ...new Set(wanted)],
+    queryKey: ['parts', 'for', job.machine.family, ...new Set(wanted)],
     queryFn: async () =>
-      (await Promise.all([...new Set(wanted)].map((name) => list({ class: name })))).flatMap(
-        (shelf) => shelf.parts,
-      ),
+      (
+        await Promise.all(
+          [...new Set(wanted)].map((name) => list({ class: name, family: job.machine.family })),
+        )
+      ).flatMap((shelf) => shelf.parts),
     enabled: open,
   }));
   const found = createQuery(() => ({
@@ -146,7 +149,12 @@
             class="flex min-h-11 w-full items-center justify-between gap-3 px-1 text-left hover:bg-wash"
             onclick={() => pick(candidate)}
           >
-            <span>{candidate.name}</span>
+            <span class="min-w-0 break-words"
+              >{candidate.name}
+              {#if candidate.suspect}<span class="text-sm text-out">✕ a bad batch may lie among them</span
+                >{:else if candidate.grade === 'untested'}<span class="text-sm text-waiting">▢ untested</span
+                >{/if}</span
+            >
             <span class="shrink-0 text-sm text-quiet"
               >bin <span class="fig">{candidate.bin}</span>,
               <span class={['fig', candidate.onHand === 0 && 'font-bold text-out']}>{candidate.onHand}</span> left</span

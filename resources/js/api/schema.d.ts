@@ -6277,6 +6277,7 @@ export interface operations {
             query?: {
                 text?: string | null;
                 class?: string | null;
+                family?: string | null;
                 after?: string | null;
             };
             header?: never;
