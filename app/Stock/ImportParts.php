@@ -73,7 +73,7 @@ final class ImportParts implements ImportTable
                 $part->grade !== 'new' => new RowFate('wrong', $what, 'This is the number of a used part, which is kept with the new one.', 'number'),
                 $changes === [] => new RowFate('same', $what),
                 // its stock lies in the bin it lies in; only its home changes
-                default => new RowFate('changed', $what, 'changes: '.implode(', ', $changes)),
+                default => new RowFate('changed', $what, implode(', ', $changes)),
             };
         }
 

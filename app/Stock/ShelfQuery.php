@@ -84,11 +84,14 @@ final readonly class ShelfQuery
         return DB::transaction(function () use ($words, $class): Collection {
             DB::select("SELECT set_config('pg_trgm.word_similarity_threshold', ?, true)", [(string) self::ALIKE]);
             $query = Part::query()->when($class !== null, static fn (Builder $q): Builder => $q->where('class', $class));
-            foreach ($words as $word) {
-                $query->whereRaw('? <% search', [$word]);
-            }
+            $query->where(static function (Builder $any) use ($words): void {
+                foreach ($words as $word) {
+                    $any->orWhereRaw('? <% search', [$word]);
+                }
+            });
 
-            return $query->orderByRaw('word_similarity(?, search) DESC, on_hand > 0 DESC, number', [implode(' ', $words)])->limit(self::GUESSES)->get();
+            // one slip may be past knowing; the parts most of whose words are nearly right come first
+            return $query->orderByRaw(implode(' + ', array_fill(0, count($words), 'word_similarity(?, search)')).' DESC, on_hand > 0 DESC, number', $words)->limit(self::GUESSES)->get();
         });
     }
 

@@ -105,14 +105,15 @@ final readonly class Reorder implements Computation
 
     private function because(int $free, int $point, bool $enough, int $packs, int $pack, float $risk, ?float $cover, float $lead): string
     {
+        $are = $free.($free === 1 ? ' is' : ' are');
         $lasts = sprintf('that lasts about %s weeks', round($cover ?? 0.0, $cover < 10 ? 1 : 0));
         $runs = sprintf('it runs out before a new order is here (%s weeks) with %s %%', round($lead, 1), $risk < 0.001 ? 'less than 0.1' : round(100 * $risk, $risk < 0.1 ? 1 : 0));
 
         return match (true) {
-            $packs > 0 => sprintf('%d are free, the reorder point is %d: order %d %s of %d. As it stands, %s.', $free, $point, $packs, $packs === 1 ? 'pack' : 'packs', $pack, $runs),
-            ! $enough => sprintf('%d are free, the reorder point is %d, but the money does not reach for a pack. As it stands, %s.', $free, $point, $runs),
-            $cover === null => sprintf('%d are free, and nothing is asked for.', $free),
-            default => sprintf('%d are free, over the reorder point of %d; %s, and %s.', $free, $point, $lasts, $runs),
+            $packs > 0 => sprintf('%s free, the reorder point is %d: order %d %s of %d. As it stands, %s.', $are, $point, $packs, $packs === 1 ? 'pack' : 'packs', $pack, $runs),
+            ! $enough => sprintf('%s free, the reorder point is %d, but the money does not reach for a pack. As it stands, %s.', $are, $point, $runs),
+            $cover === null => sprintf('%s free, and nothing is asked for.', $are),
+            default => sprintf('%s free, over the reorder point of %d; %s, and %s.', $are, $point, $lasts, $runs),
         };
     }
 }

@@ -60,7 +60,7 @@
                       {one.times === 1 ? 'time' : 'times'}{/if}</td
                   >
                   <td class="pl-2 text-right text-quiet"
-                    >{one.times === 0 ? 'lacks' : 'then'} {one.shortest.join(', ')}</td
+                    >{one.times === 0 ? 'lacks' : 'then out of'} {one.shortest.join(', ')}</td
                   >
                 </tr>
               {/each}

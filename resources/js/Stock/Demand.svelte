@@ -28,6 +28,9 @@
   aria-label="Taken week by week over {supply.history
     .length} weeks, {all} in all; {supply.free} free against a reorder point of {supply.reorderPoint}"
 >
+  {#if all === 0}<text x="0" y={H - 8} font-size="12" fill="#5a6468"
+      >None was taken in {supply.history.length} weeks.</text
+    >{/if}
   {#each supply.history as taken, week (week)}
     <rect
       x={(week * W) / supply.history.length}
@@ -40,7 +43,7 @@
   <line x1="0" x2={W} y1={H} y2={H} stroke="#5a6468" />
   <text x="0" y={H + 13} font-size="11" fill="#5a6468">{supply.history.length} weeks ago</text>
   <text x={W} y={H + 13} text-anchor="end" font-size="11" fill="#5a6468"
-    >this week; most in a week {most}</text
+    >this week{all > 0 ? `; most in a week ${most}` : ''}</text
   >
   <rect x="0" y={H + 24} width={W} height="9" fill="#d5d0c3" />
   <rect

@@ -73,9 +73,9 @@
 <h2 class="rule-below mt-6 pb-1.5">Made here</h2>
 {#if it && !editing}
   <p class="mt-1.5">
-    <span class="fig">{it.grams}</span> g {it.material}{#if it.lengthM > 0}<span class="text-quiet">
-        (<span class="fig">{it.lengthM}</span> m)</span
-      >{/if}, <span class="fig">{it.printMinutes}</span> minutes by itself and
+    <span class="fig">{it.grams}</span> g {it.material}{it.lengthM > 0 ? ` (${it.lengthM} m)` : ''},
+    <span class="fig">{it.printMinutes}</span>
+    minutes by itself and
     <span class="fig">{it.handMinutes}</span> of hands: one costs
     <span class="fig font-semibold">{money(it.materialMinor + it.handsMinor, me.currency)}</span>
     <span class="text-sm text-quiet"

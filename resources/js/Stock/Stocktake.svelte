@@ -58,8 +58,8 @@
       await open(part.part.bin);
     });
   }
-  const end = (post: boolean) =>
-    work.do(async () => {
+  async function end(post: boolean): Promise<void> {
+    await work.do(async () => {
       if (!take) return;
       keep(
         await told(
@@ -73,6 +73,8 @@
       sure = '';
       for (const key of ['parts', 'part', 'orders']) void client.invalidateQueries({ queryKey: [key] });
     });
+    sure = '';
+  }
   const left = async (all: Stocktakes | null): Promise<void> => {
     sheet = null;
     if (all) keep(all);

@@ -91,7 +91,7 @@
           <p class="mt-2 text-well">
             ✓ Taken in {day(file.appliedAt, me.zone)}
             {clock(file.appliedAt, me.zone)}: {matters(file)} rows changed something{count(file, 'wrong') > 0
-              ? `, ${count(file, 'wrong')} wrong ones were left out`
+              ? `, ${count(file, 'wrong')} wrong ${count(file, 'wrong') === 1 ? 'one was' : 'ones were'} left out`
               : ''}.
           </p>
         {:else}
