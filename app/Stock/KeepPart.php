@@ -84,7 +84,8 @@ final readonly class KeepPart
     /** The used part of a grade, made known when there is none yet. */
     public function usedOne(Part $of, SpareGrade $grade): Part
     {
-        $root = $of->used_of_id === null ? $of : Part::query()->findOrFail($of->used_of_id);
+        // under the lock of the new one, so that two who take spares at once make one number known
+        $root = Part::query()->lockForUpdate()->findOrFail($of->used_of_id ?? $of->id);
 
         return Part::query()->where(['used_of_id' => $root->id, 'grade' => $grade->value])->first() ?? Part::query()->create([
             'number' => $grade->numberOf($root->number), 'name' => "{$root->name}, {$grade->words()}", 'class' => $root->class, 'bin' => $root->bin, 'words' => $root->words,
