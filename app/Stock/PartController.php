@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
-use App\Api\Refused;
 use App\Shop\Here;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -71,7 +70,7 @@ final readonly class PartController
 
     public function picture(string $number): Response
     {
-        $path = Part::numbered($number)->photo ?? throw Refused::notFound('photograph', 'There is no photograph of this part.');
+        $path = Part::query()->where('number', $number)->firstOrFail()->photo ?? abort(404);
 
         return response((string) Storage::get($path), 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400']);
     }
@@ -132,9 +131,9 @@ final readonly class PartController
 
     public function download(string $number): Response
     {
-        $recipe = Part::numbered($number)->recipe()->first();
+        $recipe = Part::query()->where('number', $number)->firstOrFail()->recipe()->first();
         if ($recipe?->file === null) {
-            throw Refused::notFound('file', 'No file is kept of this part.');
+            abort(404);
         }
 
         return Storage::download($recipe->file, (string) $recipe->file_name);

@@ -14,6 +14,8 @@ use App\Stock\MoveStock;
 use App\Stock\Part;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 
 /** Parts, bins, used spares, donors, batches and what is made here. */
@@ -240,6 +242,45 @@ final class ShelfTest extends BenchTestCase
         $this->assertRefused($this->send('PUT', '/parts/SPC-1/recipe', ['material' => 'WOOD', 'grams' => 5, 'pricePerKgMinor' => 1, 'printMinutes' => 1, 'handMinutes' => 1]), 422, 'material', 'no material “WOOD”');
     }
 
+    public function test_a_gcode_file_says_itself_what_it_takes(): void
+    {
+        Storage::fake();
+        $this->part(0, 'spacer', 'SPC-1');
+        $this->assertRefused($this->file('/parts/SPC-1/recipe/file?name=spacer.gcode', 'G28'), 409, 'recipe', 'what it is made of');
+        $this->send('PUT', '/parts/SPC-1/recipe', ['material' => 'PETG', 'grams' => 1, 'pricePerKgMinor' => 2200, 'printMinutes' => 1, 'handMinutes' => 1])->assertOk();
+        $this->assertRefused($this->file('/parts/SPC-1/recipe/file?name=virus.exe', 'x'), 422, 'file', '“.exe” is not taken');
+        $gcode = "G21\nG90\nM83\nG28\nG1 Z0.2 F600\n";
+        for ($i = 0; $i < 20; $i++) {
+            $gcode .= sprintf("G1 X%d Y%d E50 F1200\n", 50 + 100 * ($i % 2), 60 + $i);
+        }
+        $page = $this->file('/parts/SPC-1/recipe/file?name=spacer.gcode', $gcode)->assertOk();
+        // 20 × 50 mm of 1.75 mm: 1 m, 2.405 cm³, 3.05 g of 1.27 g/cm³; about 20 × 100 mm at 20 mm/s
+        self::assertEqualsWithDelta(3.05, $page->json('recipe.grams'), 0.01);
+        self::assertEqualsWithDelta(1.7, $page->json('recipe.printMinutes'), 0.4);
+        self::assertSame('spacer.gcode', $page->json('recipe.fileName'));
+        self::assertSame($gcode, $this->get('/files/parts/SPC-1/file')->assertOk()->streamedContent());
+    }
+
+    public function test_a_part_has_its_photograph_and_nothing_that_is_none(): void
+    {
+        Storage::fake();
+        $this->part(1);
+        $this->get('/files/parts/LIN-1.jpg')->assertNotFound();
+        $picture = imagecreatetruecolor(40, 20);
+        ob_start();
+        imagepng($picture);
+        $png = (string) ob_get_clean();
+        self::assertStringStartsWith('/files/parts/LIN-1.jpg?', (string) $this->file('/parts/LIN-1/photograph', $png, 'image/png')->assertOk()->json('photo'));
+        self::assertStringStartsWith("\xFF\xD8\xFF", (string) $this->get('/files/parts/LIN-1.jpg')->assertOk()->getContent());
+        $this->assertRefused($this->file('/parts/LIN-1/photograph', 'no picture', 'image/png'), 422, 'photograph', 'no photograph');
+    }
+
+    /** @return TestResponse<\Illuminate\Http\Response> */
+    private function file(string $path, string $bytes, string $mime = 'application/octet-stream'): TestResponse
+    {
+        return $this->call('POST', "/api/v1{$path}", [], [], [], ['CONTENT_TYPE' => $mime, 'HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => (string) Str::uuid()], $bytes);
+    }
+
     public function test_one_is_promised_to_a_job_and_nobody_else_takes_it(): void
     {
         $this->part(1);
@@ -251,6 +292,55 @@ final class ShelfTest extends BenchTestCase
         $this->assertRefused($this->send('POST', '/parts/LIN-1/promises', ['tag' => $second->machine->tag, 'quantity' => 1]), 409, 'quantity', '0 of them not promised');
         self::assertSame([], $this->send('POST', '/parts/LIN-1/promises', ['tag' => $first->machine->tag, 'quantity' => 0])->json('promised'));
         $this->assertRefused($this->send('POST', '/parts/LIN-1/promises', ['tag' => $this->machine()->tag, 'quantity' => 1]), 404, 'tag', 'Book the machine in');
+    }
+
+    public function test_the_screens_of_a_full_shelf_ask_as_few_questions_as_those_of_a_small_one(): void
+    {
+        $this->send('POST', '/stocktakes')->assertStatus(422);
+        $count = function (): array {
+            $take = DB::table('stocktakes')->value('id');
+            $counts = [];
+            foreach (['/parts', '/parts/LIN-1', '/orders', '/donors', '/spools', '/stocktakes', "/stocktakes/{$take}/bins/C4", '/stock-files', '/guides/'.array_key_first($this->app->make(\OddBench\Knowledge\Knowledge::class)->guides)] as $path) {
+                $this->getJson("/api/v1{$path}")->assertOk();
+                DB::enableQueryLog();
+                DB::flushQueryLog();
+                $this->getJson("/api/v1{$path}")->assertOk();
+                $counts[$path] = count(DB::getQueryLog());
+                DB::disableQueryLog();
+            }
+
+            return $counts;
+        };
+        $this->fill(2, 'A');
+        $this->send('POST', '/stocktakes')->assertOk();
+        $this->send('PUT', '/stocktakes/'.DB::table('stocktakes')->value('id').'/bins/C4')->assertOk();
+        $few = $count();
+        $this->fill(12, 'B');
+        $many = $count();
+
+        self::assertSame($few, $many);
+        self::assertLessThan(40, max($many), (string) json_encode($many));
+    }
+
+    /** So many of everything that stands at the shelf. */
+    private function fill(int $many, string $mark): void
+    {
+        DB::table('parts')->where('number', 'LIN-1')->exists() || $this->part(5);
+        for ($i = 0; $i < $many; $i++) {
+            $part = Part::query()->create(['number' => "P-{$mark}{$i}", 'name' => "Part {$mark}{$i}", 'class' => 'liner', 'bin' => 'C4']);
+            $receipt = $this->app->make(MoveStock::class)->receive($part, 2, 100, null, $this->sam, batch: 'B');
+            $this->send('PUT', "/parts/{$part->number}/supply", ['supplier' => 'Marram Motion', 'leadDays' => 14, 'number' => "M{$mark}{$i}", 'pack' => 5, 'packCostMinor' => 600])->assertOk();
+            $this->send('POST', '/parts/LIN-1/substitutes', ['other' => $part->number])->assertOk();
+            $job = $this->job();
+            $this->atFix($job);
+            $this->send('POST', '/parts/LIN-1/movements', ['kind' => 'received', 'quantity' => 3, 'unitCostMinor' => 100])->assertOk();
+            $this->send('POST', "/jobs/{$job->id}/parts", ['part' => 'LIN-1', 'quantity' => 1, 'position' => 'liner'])->assertOk();
+            $this->send('POST', "/parts/{$part->number}/promises", ['tag' => $job->machine->tag, 'quantity' => 1])->assertOk();
+            $this->send('PUT', "/parts/{$part->number}/movements/{$receipt->id}/bad-batch", ['because' => 'Soft'])->assertOk();
+            $this->machine()->update(['place' => 'donor']);
+            $this->send('POST', '/spools', ['material' => 'PETG', 'netG' => 1000, 'emptyG' => 230])->assertOk();
+            $this->send('POST', '/orders', ['supplier' => DB::table('suppliers')->value('id'), 'packs' => [$part->number => 1], 'lessIsRight' => true])->assertOk();
+        }
     }
 
     public function test_who_only_looks_moves_nothing(): void
