@@ -6,6 +6,7 @@ namespace Tests\Demo;
 
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
 
@@ -57,7 +58,25 @@ final class DemoShopTest extends TestCase
     {
         self::assertSame(0, DB::table('jobs')->whereNotNull('finished_at')->whereNotIn('id', DB::table('releases')->select('job_id'))->count());
         self::assertSame([], DB::select('SELECT d.id FROM diagnoses d JOIN jobs j ON j.id = d.job_id WHERE j.finished_at IS NOT NULL AND d.superseded_at IS NULL AND NOT EXISTS (SELECT 1 FROM mends m WHERE m.job_id = d.job_id AND m.fault = d.fault)'));
-        self::assertSame([], DB::select("SELECT j.id FROM jobs j WHERE j.finished_at IS NOT NULL AND NOT EXISTS (SELECT 1 FROM proof_results p WHERE p.job_id = j.id AND p.proof = 'small-print' AND p.passed)"));
+        self::assertSame([], DB::select("SELECT j.id FROM jobs j JOIN releases r ON r.job_id = j.id WHERE r.destination <> 'donor' AND NOT EXISTS (SELECT 1 FROM proof_results p WHERE p.job_id = j.id AND p.proof = 'small-print' AND p.passed)"));
+    }
+
+    public function test_what_is_written_off_gives_its_parts_to_the_shelf(): void
+    {
+        self::assertSame(['donor'], DB::table('machines')->whereIn('id', DB::table('jobs')->join('releases', 'releases.job_id', '=', 'jobs.id')->where('destination', 'donor')->select('machine_id'))->distinct()->pluck('place')->all());
+        $spares = DB::select("SELECT p.grade, p.on_hand FROM movements m JOIN parts p ON p.id = m.part_id JOIN machines x ON x.id = m.machine_id WHERE m.kind = 'salvaged' AND x.place = 'donor'");
+        self::assertGreaterThanOrEqual(2, count($spares));
+        self::assertNotContains('new', array_column($spares, 'grade'));
+        self::assertSame(0, Artisan::call('odd-bench:audit'), Artisan::output());
+    }
+
+    public function test_the_shelf_shows_what_it_can(): void
+    {
+        self::assertSame(1, DB::table('stocktakes')->whereNull('ended_at')->count());
+        self::assertSame(6, DB::table('spools')->count());
+        self::assertSame(1, DB::table('bad_batches')->whereNull('lifted_at')->count());
+        self::assertSame(2, DB::table('recipes')->count());
+        self::assertGreaterThan(3, DB::table('part_substitutes')->count());
     }
 
     public function test_the_rates_are_counted_from_the_jobs(): void
