@@ -33,7 +33,7 @@ final readonly class UsePart
             }
             $where = $position === null ? '' : ' → '.$this->knowledge->families[$job->machine->family]->positions[$position]->name;
 
-            return new Said('part-used', "Used {$quantity} × {$part->name}, bin {$part->bin}{$where}".($note->upgrade ? ', an upgrade' : ''));
+            return new Said('part-used', "Used {$quantity} × {$part->name}, bin {$movement->bin}{$where}".($note->upgrade ? ', an upgrade' : ''));
         });
     }
 
@@ -48,7 +48,7 @@ final readonly class UsePart
             $this->fit->unfit($job->machine, $used);
             $quantity = -$used->quantity;
 
-            return new Said('part-back', "Put back {$quantity} × {$used->part->name}, bin {$used->part->bin}");
+            return new Said('part-back', "Put back {$quantity} × {$used->part->name}, bin {$used->bin}");
         });
     }
 }
