@@ -15,7 +15,7 @@ use OddBench\Stock\MadeCost;
 /** Gathers a part’s own page. */
 final readonly class PartQuery
 {
-    private const MOVEMENTS = 100;
+    private const MOVEMENTS = 60;
 
     private const FITTED = 40;
 

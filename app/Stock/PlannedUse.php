@@ -17,8 +17,11 @@ final readonly class PlannedUse
     {
     }
 
-    /** @return array<int, array{count: int, tags: list<string>}> part id => how many, and for which machines */
-    public function all(): array
+    /**
+     * @param  list<string>|null  $classes  only parts of these; all when nothing is said
+     * @return array<int, array{count: int, tags: list<string>}> part id => how many, and for which machines
+     */
+    public function all(?array $classes = null): array
     {
         /** @var Collection<int, Job> $jobs */
         $jobs = Job::query()->whereNull('finished_at')->whereHas('confirmed')->with(['machine', 'confirmed', 'mends', 'movements.part', 'guideRuns'])->orderBy('id')->get();
@@ -36,6 +39,7 @@ final readonly class PlannedUse
             $faults = array_values(array_filter($job->confirmed->map(static fn ($c): string => $c->fault)->all(), static fn (string $f): bool => ! in_array($f, $mended, true)));
             $begun = array_values($job->guideRuns->filter(static fn (GuideRun $r): bool => $r->ended_at === null)->map(static fn (GuideRun $r): string => $r->guide)->all());
             $open = (new KitNeeds($this->knowledge))->open($job->machine->family, $faults, $begun, $had);
+            $open = $classes === null ? $open : array_intersect_key($open, array_flip($classes));
             if ($open !== []) {
                 $needs[] = [$job->machine->family, $job->machine->tag, $open];
             }

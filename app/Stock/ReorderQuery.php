@@ -39,7 +39,7 @@ final readonly class ReorderQuery
     {
         $rows = $this->bought()->whereIntegerInRaw('s.part_id', $partIds)->get();
 
-        return $rows->isEmpty() ? new Collection : $this->judged($this->judge($rows, $this->planned->all(), $benchMinuteMinor));
+        return $rows->isEmpty() ? new Collection : $this->judged($this->judge($rows, $this->planned->all(array_values(array_unique(array_filter(array_column($rows->all(), 'class'), is_string(...))))), $benchMinuteMinor));
     }
 
     /**

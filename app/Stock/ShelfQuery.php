@@ -83,16 +83,23 @@ final readonly class ShelfQuery
 
         return DB::transaction(function () use ($words, $class): Collection {
             DB::select("SELECT set_config('pg_trgm.word_similarity_threshold', ?, true)", [(string) self::ALIKE]);
-            $query = Part::query()->when($class !== null, static fn (Builder $q): Builder => $q->where('class', $class));
-            $query->where(static function (Builder $any) use ($words): void {
-                foreach ($words as $word) {
-                    $any->orWhereRaw('? <% search', [$word]);
-                }
-            });
+            $every = $this->nearly($words, $class, static fn (Builder $q): Builder => array_reduce($words, static fn (Builder $q, string $word): Builder => $q->whereRaw('? <% search', [$word]), $q));
 
-            // one slip may be past knowing; the parts most of whose words are nearly right come first
-            return $query->orderByRaw(implode(' + ', array_fill(0, count($words), 'word_similarity(?, search)')).' DESC, on_hand > 0 DESC, number', $words)->limit(self::GUESSES)->get();
+            // one slip may be past knowing: then those most of whose words are nearly right
+            return $every->isNotEmpty() || count($words) === 1 ? $every : $this->nearly($words, $class, static fn (Builder $q): Builder => array_reduce($words, static fn (Builder $q, string $word): Builder => $q->orWhereRaw('? <% search', [$word]), $q));
         });
+    }
+
+    /**
+     * @param  list<string>  $words
+     * @param  callable(Builder<Part>): Builder<Part>  $alike
+     * @return Collection<int, Part> the likest first
+     */
+    private function nearly(array $words, ?string $class, callable $alike): Collection
+    {
+        return Part::query()->when($class !== null, static fn (Builder $q): Builder => $q->where('class', $class))->where(static function (Builder $q) use ($alike): void {
+            $alike($q);
+        })->orderByRaw(implode(' + ', array_fill(0, count($words), 'word_similarity(?, search)')).' DESC, on_hand > 0 DESC, number', $words)->limit(self::GUESSES)->get();
     }
 
     /** @return list<string> */
