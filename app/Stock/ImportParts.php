@@ -20,6 +20,9 @@ final class ImportParts implements ImportTable
     /** @var array<string, int> name in small letters => id */
     private array $suppliers = [];
 
+    /** @var list<string> columns the table has; what it has no column for stays as it is */
+    private array $columns = [];
+
     public function __construct(private readonly StockRow $reader)
     {
         foreach (Supplier::query()->get(['id', 'name']) as $supplier) {
@@ -31,6 +34,7 @@ final class ImportParts implements ImportTable
     {
         $read = [];
         foreach ($rows as $line => $cells) {
+            $this->columns = array_keys($cells);
             try {
                 $part = $this->reader->part($cells);
                 $key = mb_strtolower($part['number']);
@@ -64,9 +68,9 @@ final class ImportParts implements ImportTable
 
                 continue;
             }
-            $changes = array_values(array_filter(self::KEPT, static fn (string $column): bool => $part->{$column} != $row[$column]));
+            $changes = array_values(array_filter($this->kept(), static fn (string $column): bool => $part->{$column} != $row[$column]));
             $supply = $bought[$part->id.' '.($this->suppliers[mb_strtolower(self::text($row, 'supplier'))] ?? 0)] ?? null;
-            if (($row['supplier'] ?? null) !== null && ($supply === null || $supply->number !== $row['supplier_number'] || $supply->pack !== $row['pack'] || $supply->pack_cost_minor !== $row['pack_cost'])) {
+            if (($row['supplier'] ?? null) !== null && ($supply === null || ($this->has('supplier_number') && $supply->number !== $row['supplier_number']) || $supply->pack !== $row['pack'] || $supply->pack_cost_minor !== $row['pack_cost'])) {
                 $changes[] = 'where it is bought';
             }
             $fates[$line] = match (true) {
@@ -86,9 +90,9 @@ final class ImportParts implements ImportTable
         $parts = [];
         foreach ($rows as $row) {
             $number = self::text($row, 'number');
-            $parts[] = [...array_intersect_key($row, array_flip(self::KEPT)), 'number' => $number, 'search' => mb_strtolower(trim($number.' '.self::text($row, 'name').' '.self::text($row, 'words').' '.self::text($row, 'supplier_number'))), 'created_at' => $now, 'updated_at' => $now];
+            $parts[] = [...array_intersect_key($row, array_flip(self::KEPT)), 'number' => $number, 'created_at' => $now, 'updated_at' => $now];
         }
-        Part::query()->upsert($parts, ['number'], [...self::KEPT, 'search', 'updated_at', 'version' => DB::raw('parts.version + 1')]);
+        Part::query()->upsert($parts, ['number'], [...$this->kept(), 'updated_at', 'version' => DB::raw('parts.version + 1')]);
         PartChoice::sorted();
         $ids = Part::query()->whereIn('number', array_column($parts, 'number'))->pluck('id', 'number');
         $supplies = [];
@@ -97,18 +101,33 @@ final class ImportParts implements ImportTable
                 $supplies[] = [$ids[self::text($row, 'number')], $this->suppliers[mb_strtolower(self::text($row, 'supplier'))], $row['supplier_number'], $row['pack'], $row['pack_cost']];
             }
         }
-        if ($supplies === []) {
-            return;
+        if ($supplies !== []) {
+            $this->sell($supplies);
         }
+        Part::index(array_values(array_map(intval(...), array_filter($ids->all(), is_numeric(...)))));
+    }
+
+    /** @param  list<list<mixed>>  $supplies  part, supplier, its number, pack, what a pack costs */
+    private function sell(array $supplies): void
+    {
         DB::insert('INSERT INTO supplies (part_id, supplier_id, number, pack, pack_cost_minor, preferred)
             SELECT v.part_id::bigint, v.supplier_id::bigint, v.number, v.pack::int, v.cost::bigint, NOT EXISTS (SELECT 1 FROM supplies s WHERE s.part_id = v.part_id::bigint AND s.preferred AND s.supplier_id <> v.supplier_id::bigint)
             FROM (VALUES '.implode(', ', array_fill(0, count($supplies), '(?, ?, ?, ?, ?)')).') AS v (part_id, supplier_id, number, pack, cost)
-            ON CONFLICT (part_id, supplier_id) DO UPDATE SET number = excluded.number, pack = excluded.pack, pack_cost_minor = excluded.pack_cost_minor,
+            ON CONFLICT (part_id, supplier_id) DO UPDATE SET number = '.($this->has('supplier_number') ? 'excluded.number' : 'supplies.number').', pack = excluded.pack, pack_cost_minor = excluded.pack_cost_minor,
                 was_minor = CASE WHEN supplies.pack_cost_minor <> excluded.pack_cost_minor THEN supplies.pack_cost_minor ELSE supplies.was_minor END,
                 changed_at = CASE WHEN supplies.pack_cost_minor <> excluded.pack_cost_minor THEN now() ELSE supplies.changed_at END,
                 preferred = supplies.preferred', array_merge(...$supplies));
-        DB::update("UPDATE parts SET search = lower(concat_ws(' ', number, name, nullif(words, ''), t.theirs)) FROM (SELECT part_id, string_agg(number, ' ' ORDER BY number) AS theirs FROM supplies WHERE number IS NOT NULL GROUP BY part_id) AS t
-            WHERE t.part_id = parts.id AND parts.id = ANY (?::bigint[])", ['{'.implode(',', array_column($supplies, 0)).'}']);
+    }
+
+    /** @return list<string> what of a part the table speaks of */
+    private function kept(): array
+    {
+        return array_values(array_intersect(self::KEPT, $this->columns));
+    }
+
+    private function has(string $column): bool
+    {
+        return in_array($column, $this->columns, true);
     }
 
     /**

@@ -35,7 +35,7 @@ final readonly class KeepOrders
                 $supply->preferred = false;
             }
             $this->price($supply->fill(['number' => $number, 'pack' => $pack]), $packCostMinor);
-            $part->update(['search' => $part->searchable()]);
+            Part::index([$part->id]);
 
             return $supply;
         });

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Stock;
 
 use App\Api\Refused;
-use App\Api\Stale;
 use App\Intake\DrawAnew;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -31,7 +30,7 @@ final readonly class KeepPart
     /**
      * @param  array<array-key, mixed>  $fits
      *
-     * @throws Stale when somebody changed it meanwhile
+     * @throws Refused when somebody changed it meanwhile
      */
     public function change(Part $part, int $version, string $name, string $class, string $words, ?string $notes, array $fits, ?int $shelfLifeWeeks): void
     {

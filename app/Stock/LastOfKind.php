@@ -62,7 +62,7 @@ final readonly class LastOfKind
         }
         $machines = Machine::query()->whereIn('id', $turns->pluck('machine_id')->unique())->whereNotIn('place', ['scrap', 'donor'])->get()->keyBy('id');
         $fitted = Fitting::query()->whereIn('machine_id', $machines->keys())->whereNull('removed_at')->get()->keyBy(static fn (Fitting $f): string => "{$f->machine_id} {$f->position}");
-        $said = [];
+        $said = $alike = [];
         foreach ($turns->groupBy(static fn (RailTurn $t): string => "{$t->machine_id} {$t->position}") as $key => $own) {
             $latest = $own->last();
             $machine = $latest === null ? null : $machines->get($latest->machine_id);
@@ -70,7 +70,7 @@ final readonly class LastOfKind
             if ($machine === null || $position === null || $this->faces->from($position, $own, $fitted->get($key))->left() > 0) {
                 continue;
             }
-            $parts = PartChoice::fitting(Part::query()->where('class', $position->partClass)->orderBy('id')->get(), $this->knowledge->family($machine->family), $position->code);
+            $parts = PartChoice::fitting($alike[$position->partClass] ??= Part::query()->where('class', $position->partClass)->orderBy('id')->get(), $this->knowledge->family($machine->family), $position->code);
             $part = $parts->firstWhere('counts_with_id', null);
             if ($part !== null && $parts->sum('on_hand') === 0 && in_array($part->id, $partIds, true)) {
                 $said[$part->id] = sprintf('The last fresh face of %s of %s runs since %s.', $position->name, $machine->tag, $this->day($latest->at));

@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use OddBench\Stock\Holding;
 
 /**
@@ -51,9 +52,9 @@ final class Part extends Model
 
     protected static function booted(): void
     {
-        self::saving(static function (self $part): void {
-            if ($part->isDirty(['number', 'name', 'words']) || ! $part->exists) {
-                $part->setAttribute('search', $part->searchable());
+        self::saved(static function (self $part): void {
+            if ($part->wasRecentlyCreated || $part->wasChanged(['number', 'name', 'words'])) {
+                self::index([$part->id]);
             }
         });
     }
@@ -63,12 +64,14 @@ final class Part extends Model
         return new Holding($this->on_hand, $this->value_minor);
     }
 
-    /** All the words it is found by: its own and its suppliers’ numbers. */
-    public function searchable(): string
+    /**
+     * Writes down all the words parts are found by: their own and their suppliers’ numbers.
+     *
+     * @param  list<int>  $ids
+     */
+    public static function index(array $ids): void
     {
-        $theirs = $this->exists ? Supply::query()->where('part_id', $this->id)->whereNotNull('number')->orderBy('number')->pluck('number')->implode(' ') : '';
-
-        return mb_strtolower(trim("{$this->number} {$this->name} {$this->words} {$theirs}"));
+        DB::update("UPDATE parts SET search = lower(concat_ws(' ', number, name, nullif(words, ''), (SELECT string_agg(s.number, ' ' ORDER BY s.number) FROM supplies s WHERE s.part_id = parts.id))) WHERE id = ANY (?::bigint[])", ['{'.implode(',', $ids).'}']);
     }
 
     /** @return BelongsTo<Part, $this> */

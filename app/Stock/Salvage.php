@@ -41,10 +41,9 @@ final readonly class Salvage
             $as = SpareGrade::taken($grade, $note, $machine->redTag !== null);
             $fitting = $this->left($machine, $of);
             $part = $this->part($fitting, $number, $of);
-            $hours = $fitting->fitted_hours === null || $machine->hours === null ? null : (float) $machine->hours - (float) $fitting->fitted_hours;
             $fitting->update(['part_id' => $part->id, 'removed_at' => now(), 'removed_hours' => $machine->hours, 'removed_by' => $by->id, 'became' => 'spare', 'grade' => $as->value]);
 
-            return $this->stock->salvaged($this->keep->usedOne($part, $as), $valueMinor, $machine, $of->code, $hours, $note, null, $by);
+            return $this->stock->salvaged($this->keep->usedOne($part, $as), $valueMinor, $machine, $of->code, self::hours($machine, $fitting), $note, null, $by);
         });
     }
 
@@ -54,9 +53,8 @@ final readonly class Salvage
         if ($out->part_id === null || $out->grade === null) {
             return null;
         }
-        $hours = $out->fitted_hours === null || $machine->hours === null ? null : (float) $machine->hours - (float) $out->fitted_hours;
 
-        return $this->stock->salvaged($this->keep->usedOne(Part::query()->findOrFail($out->part_id), SpareGrade::from($out->grade)), 0, $machine, $out->position, $hours, null, $job, $by);
+        return $this->stock->salvaged($this->keep->usedOne(Part::query()->findOrFail($out->part_id), SpareGrade::from($out->grade)), 0, $machine, $out->position, self::hours($machine, $out), null, $job, $by);
     }
 
     /**
@@ -70,6 +68,12 @@ final readonly class Salvage
         if ($kept !== null) {
             $this->stock->notSalvaged($kept, $instead->person);
         }
+    }
+
+    /** How long it has run there. */
+    private static function hours(Machine $machine, Fitting $fitting): ?float
+    {
+        return $fitting->fitted_hours === null || $machine->hours === null ? null : (float) $machine->hours - (float) $fitting->fitted_hours;
     }
 
     /** What sits there; what came with the machine has run as long as the machine. */

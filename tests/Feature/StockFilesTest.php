@@ -84,6 +84,28 @@ final class StockFilesTest extends BenchTestCase
         self::assertSame(0, Artisan::call('odd-bench:audit'), Artisan::output());
     }
 
+    public function test_what_a_table_has_no_column_for_stays_as_it_is(): void
+    {
+        $part = $this->part(3);
+        $part->update(['words' => 'white tube', 'notes' => 'Cut square.', 'shelf_life_weeks' => 80]);
+        $this->app->make(KeepOrders::class)->supply($part, \App\Stock\Supplier::query()->firstOrFail(), 'M77', 5, 600);
+        $file = $this->bring('parts', "number,name,class,bin,supplier,pack,pack_cost\nLIN-1,Liner short,liner,C4,Marram Motion,5,7.00\n");
+        self::assertSame(['changed', 'name, where it is bought'], [$file->json('rows.0.fate'), $file->json('rows.0.message')]);
+        $this->send('POST', "/stock-files/{$file->json('id')}/apply", ['onlySound' => false])->assertOk();
+        $part->refresh();
+        self::assertSame(['Liner short', 'white tube', 'Cut square.', 80], [$part->name, $part->words, $part->notes, $part->shelf_life_weeks]);
+        $supply = Supply::query()->firstOrFail();
+        self::assertSame(['M77', 700, 600], [$supply->number, $supply->pack_cost_minor, $supply->was_minor]);
+        foreach (['short', 'white', 'm77'] as $word) {
+            self::assertSame('LIN-1', $this->getJson("/api/v1/parts?text={$word}")->json('parts.0.number'), $word);
+        }
+        // a table without suppliers leaves their numbers findable
+        $file = $this->bring('parts', "number,name,class,bin\nLIN-1,Liner shorter,liner,C4\n");
+        $this->send('POST', "/stock-files/{$file->json('id')}/apply", ['onlySound' => false])->assertOk();
+        self::assertSame('LIN-1', $this->getJson('/api/v1/parts?text=m77')->json('parts.0.number'));
+        self::assertSame('white tube', $part->refresh()->words);
+    }
+
     public function test_a_price_that_is_rather_a_slip_is_said(): void
     {
         $this->part(10);
