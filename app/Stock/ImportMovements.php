@@ -113,7 +113,7 @@ final class ImportMovements implements ImportTable
         $this->bins[$key] = $there + $change;
         $said = sprintf('%+d, then %d in the bin', $change, $there + $change);
 
-        return StockRow::odd($row['unit_cost'], $holding)
+        return $holding->odd($row['unit_cost'])
             ? new RowFate('odd', $what, sprintf('%s. One costs %.2f on the shelf and %.2f here: the price of a pack, or in cents?', $said, $holding->each() / 100, $row['unit_cost'] / 100), 'unit_cost')
             : new RowFate('moves', $what, $said);
     }

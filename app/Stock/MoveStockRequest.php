@@ -16,6 +16,7 @@ final class MoveStockRequest extends Form
             'kind' => ['required', 'string', Rule::in(['received', 'counted', 'scrapped', 'moved'])],
             'quantity' => ['required', 'integer', 'min:0', 'max:100000'],
             'unitCostMinor' => ['required_if:kind,received', 'nullable', 'integer', 'min:0', 'max:100000000'],
+            'costIsRight' => ['boolean'],
             'bin' => ['nullable', 'string', 'max:12', 'regex:/^[A-Za-z0-9][A-Za-z0-9\-]*$/'],
             'toBin' => ['required_if:kind,moved', 'nullable', 'string', 'max:12', 'regex:/^[A-Za-z0-9][A-Za-z0-9\-]*$/'],
             'batch' => ['nullable', 'string', 'max:40'],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
+use App\Api\Refused;
 use App\Machines\Machine;
 use App\Shop\Here;
 use Illuminate\Support\Facades\DB;
@@ -35,10 +36,14 @@ final readonly class ShelfController
         Gate::authorize('move', Part::class);
         $part = Part::numbered($number);
         $quantity = $request->integer('quantity');
+        $cost = $request->integer('unitCostMinor');
+        if ($request->string('kind')->toString() === 'received' && ! $request->boolean('costIsRight') && $part->holding()->odd($cost)) {
+            throw Refused::because('cost', sprintf('One costs %.2f on the shelf and %.2f here: the price of a pack, or in cents? Look again, or say that it is right.', $part->holding()->each() / 100, $cost / 100));
+        }
         $note = $request->words('note');
         $bin = $request->words('bin') === null ? null : mb_strtoupper((string) $request->words('bin'));
         DB::transaction(fn (): ?Movement => match ($request->string('kind')->toString()) {
-            'received' => $stock->receive($part, $quantity, $request->integer('unitCostMinor'), $note, Here::person(), null, $bin, $request->words('batch')),
+            'received' => $stock->receive($part, $quantity, $cost, $note, Here::person(), null, $bin, $request->words('batch')),
             'scrapped' => $stock->scrap($part, $quantity, $note, Here::person(), $bin),
             'moved' => $stock->toBin($part, $quantity, $bin ?? $part->bin, mb_strtoupper((string) $request->words('toBin')), Here::person()),
             default => $stock->count($part, $quantity, $note, Here::person(), $bin),

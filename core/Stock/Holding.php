@@ -12,6 +12,9 @@ use OddBench\Input\InputError;
  */
 final readonly class Holding
 {
+    /** A cost so many times the average is rather that of a pack, or of a hundredth. */
+    private const TIMES = 20;
+
     /**
      * @param  int  $count  pieces, never below zero
      * @param  int  $value  of all of them, in minor units of money
@@ -24,6 +27,14 @@ final readonly class Holding
     public function each(): int
     {
         return $this->count === 0 ? 0 : (int) round($this->value / $this->count);
+    }
+
+    /** Whether what one is said to cost is rather a slip: the price of a pack, or in hundredths. */
+    public function odd(?int $cost): bool
+    {
+        $each = $this->each();
+
+        return $cost !== null && $each > 0 && ($cost > $each * self::TIMES || $cost * self::TIMES < $each);
     }
 
     /** What so many of them are worth; the last ones take what is left, so that nothing is lost to rounding. */

@@ -23,9 +23,6 @@ final readonly class StockRow
 
     public const KINDS = ['received', 'scrapped', 'counted'];
 
-    /** A cost so many times the one before is rather that of a pack, or of a hundredth. */
-    private const TIMES = 20;
-
     public function __construct(private Knowledge $knowledge)
     {
     }
@@ -117,14 +114,6 @@ final readonly class StockRow
         $bin = $row->textOrNull('bin', 12);
 
         return ['number' => $number, 'supplier_number' => $theirs, 'bin' => $bin === null ? null : $this->bin($bin), 'kind' => $kind, 'quantity' => $quantity, 'unit_cost' => $cost, 'batch' => $row->textOrNull('batch', 40), 'note' => $row->textOrNull('note', 200)];
-    }
-
-    /** Whether a cost is rather a slip: that of a pack, or in hundredths. */
-    public static function odd(?int $cost, Holding $holding): bool
-    {
-        $each = $holding->each();
-
-        return $cost !== null && $each > 0 && ($cost > $each * self::TIMES || $cost * self::TIMES < $each);
     }
 
     private function number(string $number): string

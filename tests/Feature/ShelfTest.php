@@ -102,6 +102,16 @@ final class ShelfTest extends BenchTestCase
         DB::table('bin_stocks')->where(['part_id' => $part->id, 'bin' => 'Z9'])->update(['on_hand' => 4]);
     }
 
+    public function test_a_cost_that_is_rather_that_of_a_pack_is_asked_about(): void
+    {
+        $part = $this->part(2);
+        $body = ['kind' => 'received', 'quantity' => 5, 'unitCostMinor' => 12000];
+        $this->assertRefused($this->move($body), 409, 'cost', 'One costs 1.20 on the shelf and 120.00 here');
+        self::assertSame(2, $part->refresh()->on_hand);
+        $this->move([...$body, 'costIsRight' => true])->assertOk();
+        self::assertSame([7, 60240], [$part->refresh()->on_hand, $part->value_minor]);
+    }
+
     public function test_two_take_the_last_one_and_one_of_them_is_told(): void
     {
         $this->part(1);

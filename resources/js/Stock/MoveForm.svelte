@@ -31,7 +31,7 @@
     moved: ['How many', 'Move them'],
   } as const;
 
-  async function move(): Promise<void> {
+  async function move(costIsRight = false): Promise<void> {
     const done = await work.do(async () => {
       const body = {
         kind,
@@ -39,6 +39,7 @@
         bin: bin.trim() || null,
         toBin: kind === 'moved' ? toBin.trim() || null : null,
         batch: kind === 'received' ? batch.trim() || null : null,
+        costIsRight,
         note: note.trim() || null,
         unitCostMinor:
           kind === 'received' ? Math.round(100 * figure('unitCostMinor', cost, 'What did one cost?')) : null,
@@ -52,7 +53,7 @@
     });
     if (done) quantity = cost = note = batch = toBin = '';
   }
-  const named = ['quantity', 'unitCostMinor', 'bin', 'toBin', 'batch'];
+  const named = ['quantity', 'unitCostMinor', 'bin', 'toBin', 'batch', 'cost'];
   const other = $derived(work.refusal && !named.some((field) => work.error(field)));
 </script>
 
@@ -107,6 +108,10 @@
       />{/if}
   </div>
   <Field label="Note" bind:value={note} maxlength={200} />
+  {#if work.error('cost')}
+    <p class="text-waiting">▢ {work.error('cost')}</p>
+    <div><Button busy={work.busy} onclick={() => move(true)}>That is what one cost</Button></div>
+  {/if}
   {#if other && work.refusal}<Problem message={work.refusal.message} />{/if}
   <div><Button kind="main" type="submit" busy={work.busy}>{words[kind][1]}</Button></div>
 </form>

@@ -6478,6 +6478,7 @@ export interface operations {
                     kind: "received" | "counted" | "scrapped" | "moved";
                     quantity: number;
                     unitCostMinor?: number | null;
+                    costIsRight?: boolean;
                     bin?: string | null;
                     toBin?: string | null;
                     batch?: string | null;

@@ -106,7 +106,7 @@ final class StockRowTest extends TestCase
     public function test_a_price_far_off_is_odd(): void
     {
         $at = new Holding(10, 1200);
-        self::assertSame([false, true, false, true, false], array_map(static fn (?int $cost): bool => StockRow::odd($cost, $at), [2400, 2401, 6, 5, null]));
-        self::assertFalse(StockRow::odd(5, new Holding(0, 0)), 'nothing to hold it against');
+        self::assertSame([false, true, false, true, false], array_map(static fn (?int $cost): bool => $at->odd($cost), [2400, 2401, 6, 5, null]));
+        self::assertFalse((new Holding(0, 0))->odd(5), 'nothing to hold it against');
     }
 }
