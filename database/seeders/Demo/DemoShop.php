@@ -23,7 +23,7 @@ use OddBench\Knowledge\Knowledge;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** The demo shop on its harbour quay: fourteen months played day by day from a fixed seed, ending today. */
+/** The demo shop on its harbour quay: fourteen months played day by day from a fixed seed, always the same; its dates end today. */
 final class DemoShop
 {
     private const SEED = 1907;
@@ -72,7 +72,7 @@ final class DemoShop
         // a demo that is lost with the power is played again: it need not wait for the disk
         DB::statement('SET synchronous_commit TO off');
         $this->random = new Randomizer(new Mt19937(self::SEED));
-        $this->today = Carbon::now('UTC');
+        $this->today = Carbon::parse(DemoDates::STORY_ENDS, 'UTC');
         $clock = new DemoClock($this->today->copy()->subMinutes(12));
         Carbon::setTestNow($this->today->copy()->subDays(self::DAYS)->setTime(7, 0));
         Setting::put('demo', true);
@@ -85,6 +85,7 @@ final class DemoShop
         $this->plotOpenJobs($clock);
         $clock->play();
         $this->setTheBench();
+        DemoDates::move(Carbon::now('UTC'));
         $say(sprintf('%d machines, %d finished jobs, %d open, %d parts.', Machine::query()->count(), Job::query()->whereNotNull('finished_at')->count(), Job::query()->whereNull('finished_at')->count(), Part::query()->count()));
     }
 
