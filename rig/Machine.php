@@ -162,10 +162,15 @@ final class Machine
         return new Seen($this->strand, $this->asked > 0 ? $this->fed / $this->asked : 1.0, ! $this->has(Fault::BreakFanDead), ['X' => $this->axes->body('X', INF), 'Y' => $this->axes->body('Y', INF), 'Z' => $this->axes->body('Z', INF)], $this->hotend->nodes->t2, $this->hotend->nodes->t1);
     }
 
-    public function allOff(float $now): void
+    public function coolDown(float $now): void
     {
         $this->hotend->aim(0.0, $now);
         $this->bed->aim(0.0, $now);
+    }
+
+    public function allOff(float $now): void
+    {
+        $this->coolDown($now);
         $this->axes->stop($now);
         $this->waitsFor = null;
         $this->blockedUntil = 0.0;

@@ -12,6 +12,7 @@ final readonly class Numbers
      * @param  int  $slots  of its feeder; 1 without one
      * @param  bool  $delta  round bed, counted from its middle; switches at the tops of three towers
      * @param  bool  $probed  Z is found by a probe
+     * @param  bool  $guards  its firmware turns the heaters off when it hears nothing for as long as M86 says
      */
     public function __construct(
         public string $family,
@@ -24,6 +25,7 @@ final readonly class Numbers
         public float $mostFlowMm3PerS,
         public bool $delta = false,
         public bool $probed = false,
+        public bool $guards = false,
     ) {
     }
 
@@ -46,6 +48,7 @@ final readonly class Numbers
             mostFlowMm3PerS: ($traits['filament_path'] ?? '') === 'direct' ? 14.0 : 11.0,
             delta: ($traits['motion'] ?? '') === 'delta',
             probed: in_array($traits['levelling'] ?? '', ['probe', 'nozzle-probe'], true),
+            guards: in_array($traits['chamber'] ?? '', ['enclosed', 'heated'], true),
         );
     }
 }

@@ -35,6 +35,11 @@ final class Printer
 
     private string $owed = '';
 
+    private float $heardAt = 0.0;
+
+    /** s of silence after which it turns its heaters off */
+    private float $guardsAfter = INF;
+
     public bool $halted = false;
 
     /** @param  list<Fault>  $faults */
@@ -48,6 +53,7 @@ final class Printer
 
     public function receive(string $bytes): void
     {
+        $this->heardAt = $bytes === '' ? $this->heardAt : $this->now;
         foreach ($this->lines->take($bytes) as $line) {
             // those that must not wait are looked for before anything else is read
             if (preg_match('/^(?:N\d+\s*)?M112\b/i', $line) === 1) {
@@ -79,6 +85,11 @@ final class Printer
             }
             if ($this->machine->restarts()) {
                 $this->restart();
+            }
+            if ($this->now - $this->heardAt > $this->guardsAfter && ! $this->storage->printing) {
+                $this->guardsAfter = INF;
+                $this->machine->coolDown($this->now);
+                $this->out .= "echo:Nothing heard, heaters off\n";
             }
             if ($this->now >= $this->nextReport) {
                 $this->out .= $this->machine->temperatures()."\n";
@@ -180,6 +191,11 @@ final class Printer
         }
         if ($this->storage->writing !== null) {
             return preg_match('/^M29\b/i', $command) === 1 ? $this->storage->close()."ok\n" : $this->storage->write($command);
+        }
+        if ($this->numbers->guards && preg_match('/^M86\b.*?S(\d+)/i', $command, $found) === 1) {
+            $this->guardsAfter = (float) $found[1];
+
+            return "ok\n";
         }
         if (preg_match('/^M(155|20|23|24|25|26|27|28|30)\b\s*(.*)$/i', $command, $found) === 1) {
             return $this->own((int) $found[1], trim($found[2]));

@@ -8,6 +8,7 @@ use OddBench\Knowledge\Family;
 use OddBench\Proof\Owed;
 use OddBench\Proof\Plan as ProofPlan;
 use OddBench\Proof\Prints\Bed;
+use OddBench\Proof\Run\Limits;
 use OddBench\Proof\Run\Plan;
 
 /** Which proof each stage of a run shows, and what a run of a job is to do. */
@@ -54,7 +55,7 @@ final class StageProofs
     }
 
     /** @param  list<string>  $stages */
-    public static function plan(array $stages, ?Family $family, ?float $bedRiseS, bool $resumes = false): Plan
+    public static function plan(array $stages, ?Family $family, ?float $bedRiseS): Plan
     {
         $starts = $family->starts ?? [];
         $size = static fn (string $key, float $otherwise): float => is_numeric($starts[$key] ?? null) ? (float) $starts[$key] : $otherwise;
@@ -64,8 +65,10 @@ final class StageProofs
             new Bed($size('bed_x_mm', 200), $size('bed_y_mm', 200), $size('bed_z_mm', 200), ($family->traits['motion'] ?? '') === 'delta'),
             bedRiseS: $bedRiseS,
             slots: ($family->traits['feeder'] ?? 'none') === 'multi' ? 4 : 1,
-            resumes: $resumes,
             probed: in_array($family->traits['levelling'] ?? '', ['probe', 'nozzle-probe'], true),
+            limits: $family === null ? new Limits : new Limits($family->heat->hotendMostC, $family->heat->bedMostC),
+            familyHotendRiseS: $family?->heat->hotendRiseS,
+            familyBedRiseS: $family?->heat->bedRiseS,
         );
     }
 }

@@ -22,6 +22,7 @@ final readonly class Family
         public string $letters,
         public array $traits,
         public array $positions,
+        public HeatFigures $heat,
         public array $starts = [],
         public array $fasteners = [],
         public array $sockets = [],

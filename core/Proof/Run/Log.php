@@ -10,6 +10,9 @@ final class Log
     /** As many as twelve hours at one each second. */
     private const MOST = 50_000;
 
+    /** Of those that come closer together than this only the last is kept, s. */
+    private const CLOSE_S = 0.1;
+
     public float $now = 0.0;
 
     /** What a feeder complained of, though the printer did not stop. */
@@ -34,8 +37,10 @@ final class Log
 
     public function add(Sample $sample): void
     {
-        // of two at the same moment the later one counts
-        if ($this->samples !== [] && $this->samples[count($this->samples) - 1]->t >= $sample->t) {
+        // of those that come in one breath the last one counts
+        $last = $this->last();
+        $before = $this->samples[count($this->samples) - 2] ?? null;
+        if ($last !== null && ($last->t >= $sample->t || ($before !== null && $last->t - $before->t < self::CLOSE_S && $sample->t - $last->t < self::CLOSE_S))) {
             array_pop($this->samples);
         }
         $this->samples[] = $sample;

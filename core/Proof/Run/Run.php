@@ -7,12 +7,19 @@ namespace OddBench\Proof\Run;
 use Generator;
 
 /**
- * A proof run with a connected printer as a state machine: fed with the time and with bytes, it says what to send. It knows
- * no socket and no clock, so a test runs hours in a second.
+ * The stages of a proof run as a state machine: fed with the time and with the lines of the printer, it says what to send. It
+ * knows no socket and no clock, so a test runs hours in a second; what it sends and hears passes through its Session, which
+ * watches the heat.
  */
 final class Run
 {
     private const SILENT_S = 30.0;
+
+    /** Lines kept of one answer. */
+    private const MOST_ANSWERED = 200;
+
+    /** s; a command that a printer is busy with for longer has failed. */
+    private const MOST_BUSY_S = 600.0;
 
     /** @var 'waiting'|'running'|'asking'|'passed'|'failed'|'stopped'|'lost' */
     public string $state = 'waiting';
@@ -27,9 +34,10 @@ final class Run
     /** What the printer said last that was no temperature. */
     public string $said = '';
 
-    public readonly Log $log;
+    /** Whether it ended in the middle of what keeps the printer from hearing anything but an emergency stop. */
+    public bool $deaf = false;
 
-    private readonly LineReader $reader;
+    public readonly Log $log;
 
     private readonly Sender $sender;
 
@@ -45,11 +53,16 @@ final class Run
 
     private float $wantedSince = 0.0;
 
+    private float $askedAt = 0.0;
+
     private float $heardAt = 0.0;
 
     private bool $halted = false;
 
     private bool $resent = false;
+
+    /** The printer read a line of ours as something it does not know: it was garbled on the way. */
+    private bool $garbled = false;
 
     /** @var list<string> what is sent before the next stage begins */
     private array $first = [];
@@ -61,7 +74,6 @@ final class Run
     public function __construct(public readonly Plan $plan, private readonly float $patience = 1.0)
     {
         $this->log = new Log;
-        $this->reader = new LineReader;
         $this->sender = new Sender;
         $this->stages = new Stages($plan, $this->log);
         $this->left = $plan->stages;
@@ -72,10 +84,11 @@ final class Run
     {
         $this->log->now = $this->heardAt = $t;
         $this->state = 'running';
-        $this->first = ['M155 S1'];
+        // the first temperature is asked for, so that no stage begins without one
+        $this->first = ['M155 S1', 'M105'];
         $this->out .= $this->sender->restart();
         $this->want = Want::ok('M110 N0');
-        $this->wantedSince = $t;
+        $this->wantedSince = $this->askedAt = $t;
     }
 
     /** What goes to the printer now. */
@@ -87,12 +100,15 @@ final class Run
         return $out;
     }
 
-    public function bytes(float $t, string $bytes): void
+    /** A line of the printer, and what it says of temperatures. */
+    public function hear(float $t, string $line, ?Sample $sample): void
     {
-        $this->log->now = $t;
-        foreach ($this->reader->take($bytes) as $line) {
-            $this->heardAt = $t;
-            $this->line($t, $line);
+        $this->log->now = $this->heardAt = $t;
+        if ($sample !== null) {
+            $this->log->add($sample);
+        }
+        if ($this->runs()) {
+            $this->line($t, $line, $sample);
         }
     }
 
@@ -102,7 +118,7 @@ final class Run
         if (! $this->runs()) {
             return;
         }
-        if ($t - $this->heardAt > $this->patience * self::SILENT_S && $this->state === 'running') {
+        if ($t - $this->heardAt > $this->patience * self::SILENT_S && $this->state !== 'waiting') {
             $this->end('lost', sprintf('The printer has said nothing for %.0f s.', $t - $this->heardAt));
 
             return;
@@ -110,6 +126,8 @@ final class Run
         $want = $this->want;
         if ($want?->kind === 'time' && $t - $this->wantedSince >= $want->within) {
             $this->goOn(null);
+        } elseif ($want?->kind === 'answer' && $t - $this->askedAt > max($this->patience * self::MOST_BUSY_S, 5 * $want->within)) {
+            $this->fail(StageFailed::because("“{$want->text}” is not done after ".round(($t - $this->askedAt) / 60).' min, though the printer says that it is busy.', null));
         } elseif ($want?->kind === 'answer' && $t - $this->wantedSince > $this->patience * $want->within) {
             if ($this->stage === null || $t - $this->heardAt > $this->patience * $want->within) {
                 // it says nothing else either: that is the link, not the machine
@@ -123,7 +141,7 @@ final class Run
     /** The person beside it answers. */
     public function answer(float $t, string $answer): bool
     {
-        $this->log->now = $this->heardAt = $t;
+        $this->log->now = $t;
         if ($this->state !== 'asking' || $this->want === null || ! in_array($answer, $this->want->choices, true)) {
             return false;
         }
@@ -133,12 +151,28 @@ final class Run
         return true;
     }
 
-    /** Stop: heaters off at once, whatever is going on. */
-    public function stop(float $t): void
+    /** How long it has been waiting for a person, s. */
+    public function asksFor(float $t): float
+    {
+        return $this->state === 'asking' ? $t - $this->wantedSince : 0.0;
+    }
+
+    /** Somebody wants it to end, or nobody is there to go on. */
+    public function stop(float $t, string $why = 'Stopped by hand.'): void
     {
         $this->log->now = $t;
         if ($this->runs()) {
-            $this->end('stopped', 'Stopped by hand.');
+            $this->end('stopped', $why);
+        }
+    }
+
+    /** Something dangerous was seen: the stage has failed, whatever it is about. */
+    public function cut(float $t, Danger $danger): void
+    {
+        $this->log->now = $t;
+        if ($this->runs()) {
+            $this->stage ??= $this->left[0] ?? 'identify';
+            $this->fail(StageFailed::because($danger->because, $danger->finding, true));
         }
     }
 
@@ -156,15 +190,8 @@ final class Run
         return $this->state === 'running' || $this->state === 'asking' || $this->state === 'waiting';
     }
 
-    private function line(float $t, string $line): void
+    private function line(float $t, string $line, ?Sample $sample): void
     {
-        $sample = Sample::read($line, $t);
-        if ($sample !== null) {
-            $this->log->add($sample);
-        }
-        if (! $this->runs()) {
-            return;
-        }
         if (preg_match('/^Resend:\s*(\d+)/i', $line, $found) === 1) {
             $this->resend((int) $found[1]);
 
@@ -182,6 +209,9 @@ final class Run
             // it lives, and works at what it was told
             $this->wantedSince = $this->want?->kind === 'answer' ? $t - min($t - $this->wantedSince, $this->want->within * 0.9) : $this->wantedSince;
         }
+        if (preg_match('/^echo:\s*Unknown command: "(.*)"$/i', $line, $found) === 1 && $this->want?->kind === 'answer' && trim($found[1]) !== $this->want->text) {
+            $this->garbled = true;
+        }
         if (preg_match('/^Error:\s*(Filament.*)$/i', $line, $found) === 1) {
             $this->log->alarm(trim($found[1]));
         }
@@ -191,6 +221,10 @@ final class Run
             $this->interrupted(new Halted(trim($found[1]), false));
         } elseif ($this->want?->kind === 'answer') {
             $this->answer[] = $line;
+            if (count($this->answer) > 2 * self::MOST_ANSWERED) {
+                // what answers stands just before the “ok”
+                $this->answer = array_slice($this->answer, -self::MOST_ANSWERED);
+            }
         }
     }
 
@@ -205,6 +239,12 @@ final class Run
         if ($this->want?->kind !== 'answer' || ! $this->sender->waits()) {
             return;
         }
+        if ($this->garbled) {
+            $this->garbled = false;
+            $this->repeat($this->sender->repeat());
+
+            return;
+        }
         $this->sender->done();
         $rest = trim(substr($line, 2));
         $got = $rest === '' ? $this->answer : [...$this->answer, $rest];
@@ -213,7 +253,7 @@ final class Run
         } elseif ($this->first !== []) {
             $command = array_shift($this->first);
             $this->want = Want::ok($command);
-            $this->wantedSince = $this->log->now;
+            $this->wantedSince = $this->askedAt = $this->log->now;
             $this->out .= $this->sender->send($command);
         } else {
             $this->nextStage();
@@ -223,8 +263,13 @@ final class Run
     private function resend(int $number): void
     {
         $again = $this->sender->again($number);
+        $this->resent = $again !== null;
+        $this->repeat($again);
+    }
+
+    private function repeat(?string $again): void
+    {
         if ($again !== null) {
-            $this->resent = true;
             $this->out .= $again;
         } elseif ($this->sender->stormy()) {
             $this->end('lost', 'The printer asks for the same line again and again: the link is too noisy.');
@@ -301,7 +346,7 @@ final class Run
             return;
         }
         $this->want = $work->current();
-        $this->wantedSince = $this->log->now;
+        $this->wantedSince = $this->askedAt = $this->log->now;
         $this->answer = [];
         if ($this->want->kind === 'answer') {
             $this->out .= $this->sender->send($this->want->text);
@@ -321,7 +366,7 @@ final class Run
         }
         $this->stage = null;
         $this->want = Want::ok('M105', 60.0);
-        $this->wantedSince = $this->log->now;
+        $this->wantedSince = $this->askedAt = $this->log->now;
         $this->answer = [];
     }
 
@@ -334,10 +379,8 @@ final class Run
     /** @param  'passed'|'failed'|'stopped'|'lost'  $state */
     private function end(string $state, string $why): void
     {
-        // M112 is heard also by a printer that homes or waits for heat; plain lines need no number
-        $busy = $this->want?->kind === 'answer' && preg_match('/^(G28|T\d)/', $this->want->text) === 1 && $this->sender->waits();
-        // M25: what it prints from its own storage would go on without us
-        $this->out .= "M108\nM25\nM104 S0\nM140 S0\n".($busy && $state !== 'passed' ? "M112\n" : '');
+        $this->deaf = $state !== 'passed' && $this->want?->kind === 'answer' && preg_match('/^(G28|T\d)/', $this->want->text) === 1 && $this->sender->waits();
+        $this->out = '';
         $this->state = $state;
         $this->work = null;
         $this->want = null;

@@ -16,10 +16,10 @@ final readonly class Sample
     {
     }
 
-    /** Reads “T:210.1 /210.0 B:60.0 /60.0 @:64 B@:0”; nothing when it is no such line. */
+    /** Reads “T:210.1 /210.0 B:60.0 /60.0 @:64 B@:0”; nothing when it is no such line, or when its figures are none. */
     public static function read(string $line, float $t): ?self
     {
-        if (preg_match('/\bT:\s*(-?\d+(?:\.\d+)?)\s*\/\s*(-?\d+(?:\.\d+)?)(?:.*?\bB:\s*(-?\d+(?:\.\d+)?)\s*\/\s*(-?\d+(?:\.\d+)?))?/', $line, $found) !== 1) {
+        if (preg_match('/\bT:\s*(-?\d{1,4}(?:\.\d{1,6})?)\s*\/\s*(-?\d{1,4}(?:\.\d{1,6})?)(?:.*?\bB:\s*(-?\d{1,4}(?:\.\d{1,6})?)\s*\/\s*(-?\d{1,4}(?:\.\d{1,6})?))?/', $line, $found) !== 1) {
             return null;
         }
         $power = static fn (string $mark): ?float => preg_match("/(?:^|\s){$mark}:(\d{1,3})\b/", $line, $at) === 1 ? min(1.0, (int) $at[1] / 127) : null;

@@ -71,6 +71,12 @@ final class Sender
         return $this->open = self::summed($number, (string) $command);
     }
 
+    /** @return string|null the same line once more; nothing when that was done too often */
+    public function repeat(): ?string
+    {
+        return $this->again($this->number);
+    }
+
     public function stormy(): bool
     {
         return $this->resends > self::MOST_RESENDS;

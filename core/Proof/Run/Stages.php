@@ -18,6 +18,25 @@ final readonly class Stages
     /** Two sensors of a cold machine differ by less. */
     private const APART = 8.0;
 
+    /** So long it may stay warm from before. */
+    private const COOLS_S = 3600.0;
+
+    /** °C that what is warm loses in a minute, at the least; a sensor off its curve loses nothing. */
+    private const COOLS_C = 0.4;
+
+    /** The bed is cold enough for its warming up to be timed. */
+    private const COLD_BED_C = 35.0;
+
+    private const COLD_HOTEND_C = 60.0;
+
+    /** The room a rise is told for. */
+    private const ROOM_C = 22.0;
+
+    /** A well heater is no slower than this against its own figure, and against its family’s (common practice). */
+    private const SLOWER_OWN = 1.2;
+
+    private const SLOWER_FAMILY = 1.35;
+
     private const HOTEND_RISE_S = 240.0;
 
     private const BED_RISE_S = 900.0;
@@ -30,6 +49,9 @@ final readonly class Stages
     private const LATE_S = 2.5;
 
     private const STANDS_S = 20.0;
+
+    /** Asks the firmware to switch off by itself when nothing happens for so long; one that does not know it says so. */
+    public const GUARD = 'M86 S1800';
 
     private MotionStages $motion;
 
@@ -65,11 +87,19 @@ final readonly class Stages
     private function identify(): Generator
     {
         $said = implode(' ', Want::lines(yield Want::ok('M115')));
+        yield Want::ok('M104 S0');
+        yield Want::ok('M140 S0');
+        $guards = ! str_contains(implode(' ', Want::lines(yield Want::ok(self::GUARD))), 'Unknown command');
         yield Want::time(6.0);
         $now = $this->sample('The printer reports no temperatures. Its firmware must know M155.');
+        $warm = $now->hotend > self::ROOM[1] || $now->bed > self::ROOM[1] || abs($now->hotend - $now->bed) > self::APART;
+        if ($warm) {
+            yield from $this->cools(fn (): bool => max($this->temperature('hotend'), $this->temperature('bed')) <= self::ROOM[1] && abs($this->temperature('hotend') - $this->temperature('bed')) <= self::APART);
+            $now = $this->sample('The printer reports no temperatures any more.');
+        }
         foreach (['hot end' => [$now->hotend, 'reads-impossible'], 'bed' => [$now->bed, 'bed-reads-wrong']] as $name => [$c, $finding]) {
             if ($c < self::ROOM[0] || $c > self::ROOM[1]) {
-                throw StageFailed::because(sprintf('The %s shows %.1f °C with nothing heated; a room has %.0f to %.0f.', $name, $c, ...self::ROOM), $finding);
+                throw StageFailed::because(sprintf('The %s shows %.1f °C with nothing heated, and does not cool; a room has %.0f to %.0f.', $name, $c, ...self::ROOM), $finding);
             }
         }
         if (abs($now->hotend - $now->bed) > self::APART) {
@@ -77,7 +107,29 @@ final readonly class Stages
         }
         $name = preg_match('/FIRMWARE_NAME:\s*(.+?)\s+(?:SOURCE|PROTOCOL)/', $said, $found) === 1 ? $found[1] : 'unnamed firmware';
 
-        return new Shown(sprintf('%s; %.1f and %.1f °C, like the room.', $name, $now->hotend, $now->bed));
+        return new Shown(sprintf('%s; %.1f and %.1f °C, like the room%s. %s', $name, $now->hotend, $now->bed, $warm ? ' once it had cooled' : '', $guards
+            ? 'It turns its heaters off by itself after half an hour with nothing to do.'
+            : 'It does not turn its heaters off by itself when the computer falls silent: stay near it.'));
+    }
+
+    /**
+     * Waits while what is still warm from before cools; ends when it is cold enough, or when it does not fall any more.
+     *
+     * @param  callable(): bool  $cold
+     * @return Generator<int, Want, mixed, void>
+     */
+    private function cools(callable $cold): Generator
+    {
+        $from = $this->log->now;
+        while (! $cold() && $this->log->now - $from < self::COOLS_S) {
+            [$hotend, $bed] = [$this->temperature('hotend'), $this->temperature('bed')];
+            for ($i = 0; $i < 12 && ! $cold(); $i++) {
+                yield Want::time(5.0);
+            }
+            if (max($hotend - $this->temperature('hotend'), $bed - $this->temperature('bed')) < self::COOLS_C) {
+                return;
+            }
+        }
     }
 
     /** @return Generator<int, Want, mixed, Shown> */
@@ -102,6 +154,8 @@ final readonly class Stages
         $hot = $what === 'hotend';
         $target = $hot ? $this->plan->hotendC : $this->plan->bedC;
         $name = $hot ? 'Hot end' : 'Bed';
+        yield Want::ok(($hot ? 'M104' : 'M140').' S0');
+        yield from $this->cools(fn (): bool => $this->temperature($what) <= ($hot ? self::COLD_HOTEND_C : self::COLD_BED_C));
         $began = $this->log->now;
         $from = $this->temperature($what);
         try {
@@ -124,11 +178,25 @@ final readonly class Stages
         if ($swing > self::SWING_C) {
             throw StageFailed::because(sprintf('%s swung by %.1f °C; %.0f are allowed.', $name, $swing, self::SWING_C), $hot ? 'hotend-drops' : 'bed-reads-wrong');
         }
-        if (! $hot && $this->plan->bedRiseS !== null && $rise > 1.2 * $this->plan->bedRiseS) {
-            throw StageFailed::because(sprintf('The bed took %.0f s; well it took %.0f, so %.0f %% longer. Feel for a warm plug with the power off.', $rise, $this->plan->bedRiseS, 100 * ($rise / $this->plan->bedRiseS - 1)), 'bed-slow');
-        }
+        $this->refuseSlow($what, $rise = $rise * ($target - self::ROOM_C) / max(5.0, $target - $from));
 
         return new Shown(sprintf('%s to %.0f °C in %.0f s, %s over, within %.1f °C afterwards.', $name, $target, $rise, $this->said(is_float($judged['overshoot_c']) ? $judged['overshoot_c'] : 0.0).' °C', $swing), round($swing, 2), round($rise, 1));
+    }
+
+    /**
+     * Against what this heater took when it was well, or else against what is usual in its family.
+     *
+     * @param  'hotend'|'bed'  $what
+     * @param  float  $rise  s, as from a room of 22 °C
+     */
+    private function refuseSlow(string $what, float $rise): void
+    {
+        $own = $what === 'bed' ? $this->plan->bedRiseS : null;
+        $usual = $own ?? ($what === 'bed' ? $this->plan->familyBedRiseS : $this->plan->familyHotendRiseS);
+        if ($usual === null || $rise <= $usual * ($own !== null ? self::SLOWER_OWN : self::SLOWER_FAMILY)) {
+            return;
+        }
+        throw StageFailed::because(sprintf('The %s took %.0f s; %s %.0f, so %.0f %% longer. %s', $what === 'bed' ? 'bed' : 'hot end', $rise, $own !== null ? 'well it took' : 'usual in its family are', $usual, 100 * ($rise / $usual - 1), 'Power off: feel for a warm plug, then measure the heater.'), $what === 'bed' ? 'bed-slow' : 'hotend-slow');
     }
 
     /**
@@ -258,17 +326,12 @@ final readonly class Stages
      */
     private function prints(ProofPrint $print, string $question, string $fails): Generator
     {
-        $goesOn = $this->plan->resumes && str_contains(implode(' ', Want::lines(yield Want::ok('M27', 60.0))), 'SD printing byte');
-        if (! $goesOn) {
-            yield from $this->store($print);
-        }
+        yield from $this->store($print);
         $this->log->takeAlarm();
         $began = $this->log->now;
         $most = 2 * Plan::about($print === ProofPrint::Long ? 'long' : 'slot-prints');
         try {
-            if (! $goesOn) {
-                yield Want::ok('M24');
-            }
+            yield Want::ok('M24');
             do {
                 yield Want::time(5.0);
                 $state = implode(' ', Want::lines(yield Want::ok('M27', 300.0)));
@@ -284,6 +347,9 @@ final readonly class Stages
             throw StageFailed::because(sprintf('The printer stopped after %.0f min of it: %s.', ($this->log->now - $began) / 60, $e->said), $e->restarted ? 'restarts-itself' : ($print === ProofPrint::Long ? 'fails-after-hours' : 'stops-mid-print'));
         }
         $this->refuseJumps($began);
+        // somebody may come hours later: nothing stays hot until then
+        yield Want::ok('M104 S0');
+        yield Want::ok('M140 S0');
         if ((yield Want::person($question, ['good', 'not good'])) !== 'good') {
             throw StageFailed::because("{$print->words()}: not good.", $fails);
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Proof;
 
 use OddBench\Proof\Run\Run;
+use OddBench\Proof\Run\Session;
 use OddBench\Rig\Printer;
 
 /** Brings a run and a simulated printer together on virtual time, and answers as somebody who stands beside it would. */
@@ -12,19 +13,25 @@ final class Bystander
 {
     private float $t;
 
+    /** @var (callable(): string)|null what comes over the wire besides, each time */
+    public $noise = null;
+
     /** Everything that went to the printer. */
     public string $sent = '';
 
-    public function __construct(public readonly Run $run, public readonly Printer $printer, private readonly float $step = 0.5, float $began = 0.0)
+    public readonly Session $session;
+
+    public function __construct(public readonly Run $run, public readonly Printer $printer, private readonly float $step = 0.5, float $began = 0.0, ?Session $session = null)
     {
         $this->t = $began;
+        $this->session = $session ?? new Session($run);
     }
 
     /** @param  (callable(float): bool)|null  $until  true to stop looking on */
     public function watch(float $most = 20_000.0, ?callable $until = null): string
     {
         if ($this->run->state === 'waiting') {
-            $this->run->connected($this->t);
+            $this->session->connected($this->t);
         }
         while ($this->t < $most && $this->run->runs()) {
             $this->exchange();
@@ -32,7 +39,7 @@ final class Bystander
                 break;
             }
             if ($this->run->state === 'asking') {
-                $this->run->answer($this->t, $this->says((string) $this->run->want?->text));
+                $this->session->answer($this->t, $this->says((string) $this->run->want?->text));
             }
         }
         $this->exchange();
@@ -44,19 +51,23 @@ final class Bystander
     public function exchange(): void
     {
         $this->t += $this->step;
+        if ($this->noise !== null) {
+            $this->session->bytes($this->t, ($this->noise)());
+        }
         // a wire is quick: what is answered at once is answered within the same moment
         for ($quick = 0; $quick < 40; $quick++) {
-            $out = $this->run->take();
+            $out = $this->session->take();
             $this->sent .= $out;
             $this->printer->receive($out);
             $this->printer->advance($this->t);
             $said = $this->printer->take();
-            $this->run->bytes($this->t, $said);
+            $this->session->bytes($this->t, $said);
+            $this->session->tick($this->t);
             if ($said === '') {
                 break;
             }
         }
-        $this->run->tick($this->t);
+        $this->session->tick($this->t);
     }
 
     public function now(): float

@@ -10,6 +10,7 @@ use OddBench\Proof\Run\Plan;
 use OddBench\Proof\Run\Run;
 use OddBench\Proof\Run\Sample;
 use OddBench\Proof\Run\Sender;
+use OddBench\Proof\Run\Session;
 use OddBench\Rig\Fault;
 use OddBench\Rig\Numbers;
 use OddBench\Rig\Printer;
@@ -32,15 +33,6 @@ final class RunTest extends TestCase
         self::assertSame(self::USUAL, array_keys($run->results));
         self::assertStringContainsString('Bed to 60 °C in 1', $run->results['bed-hold']['words']);
         self::assertStringContainsString('RepRap-style 1.2', $run->results['identify']['words']);
-    }
-
-    public function test_no_false_alarm_in_fifty_seeds(): void
-    {
-        $stages = Plan::stages(['travel', 'bed-hold', 'heat-moving', 'free-air']);
-        for ($seed = 1; $seed <= 50; $seed++) {
-            $run = new Run($this->plan($stages, 30.0));
-            self::assertSame('passed', (new Bystander($run, $this->printer([], $seed), 1.0))->watch(), "seed {$seed}: {$run->said}");
-        }
     }
 
     /** @return iterable<string, array{Fault, string, string|null}> fault, stage that catches it, finding */
@@ -103,9 +95,11 @@ final class RunTest extends TestCase
             $side = new Bystander($run, $printer = $this->printer([]));
             $side->watch(until: static fn (float $t): bool => $how !== null && $t > 80);
             if ($how === 'stop') {
-                $run->stop($side->now());
+                $side->session->stop($side->now());
             } elseif ($how === 'lost') {
-                $run->lost($side->now(), 'The cable was pulled.');
+                $side->session->lost($side->now(), 'The cable was pulled.');
+                self::assertNotNull($side->session->alarm($side->now()), 'nobody knows whether it is off');
+                $side->session->connected($side->now());
             }
             $side->exchange();
             $printer->receive("M105\n");
@@ -120,7 +114,7 @@ final class RunTest extends TestCase
         $run = new Run($this->plan(['homing']));
         $side = new Bystander($run, $printer = $this->printer([]));
         $side->watch(until: static fn (float $t): bool => $t > 2.0);
-        $run->stop($side->now());
+        $side->session->stop($side->now());
         $side->exchange();
 
         self::assertTrue($printer->halted, 'M112 went through');
@@ -144,21 +138,21 @@ final class RunTest extends TestCase
 
     public function test_silence_noise_and_resends(): void
     {
-        $silent = new Run($this->plan(['identify']));
+        $silent = new Session(new Run($this->plan(['identify'])));
         $silent->connected(0.0);
         $silent->tick(10.0);
-        self::assertTrue($silent->runs());
+        self::assertTrue($silent->run->runs());
         $silent->tick(31.0);
-        self::assertSame('lost', $silent->state);
+        self::assertSame('lost', $silent->run->state);
         self::assertStringContainsString('M104 S0', $silent->take());
 
-        $stormy = new Run($this->plan(['identify']));
+        $stormy = new Session(new Run($this->plan(['identify'])));
         $stormy->connected(0.0);
         for ($i = 1; $i < 40; $i++) {
             $stormy->bytes($i / 10, "Error:checksum mismatch, Last Line: 0\nResend: 0\n");
         }
-        self::assertSame('lost', $stormy->state);
-        self::assertStringContainsString('too noisy', $stormy->said);
+        self::assertSame('lost', $stormy->run->state);
+        self::assertStringContainsString('too noisy', $stormy->run->said);
     }
 
     /** @return iterable<string, array{float, string}> s the wire takes, state it ends in */
@@ -173,30 +167,32 @@ final class RunTest extends TestCase
     {
         $run = new Run($this->plan(['identify', 'homing']));
         $printer = $this->printer([]);
-        $run->connected(0.0);
+        $link = new Session($run);
+        $link->connected(0.0);
         /** @var list<array{float, string}> $wire */
         $wire = [];
         for ($t = 0.5; $t < 300 && $run->runs(); $t += 0.5) {
-            $printer->receive($run->take());
+            $printer->receive($link->take());
             $printer->advance($t);
             $wire[] = [$t + $delay, $printer->take()];
             while ($wire !== [] && $wire[0][0] <= $t) {
-                $run->bytes($t, array_shift($wire)[1]);
+                $link->bytes($t, array_shift($wire)[1]);
             }
-            $run->tick($t);
+            $link->tick($t);
         }
 
         self::assertSame($state, $run->state, $run->said);
-        self::assertStringContainsString('M104 S0', $run->take());
+        self::assertStringContainsString('M104 S0', $link->take());
     }
 
     public function test_a_line_that_never_ends_is_silence(): void
     {
         $run = new Run($this->plan(['identify']));
-        $run->connected(0.0);
+        $link = new Session($run);
+        $link->connected(0.0);
         for ($t = 1.0; $t < 60 && $run->runs(); $t++) {
-            $run->bytes($t, str_repeat('T:20', 50));
-            $run->tick($t);
+            $link->bytes($t, str_repeat('T:20', 50));
+            $link->tick($t);
         }
 
         self::assertSame('lost', $run->state);
@@ -208,12 +204,13 @@ final class RunTest extends TestCase
         $random = new Randomizer(new Mt19937(21));
         $run = new Run($this->plan(['identify', 'homing']));
         $printer = $this->printer([]);
-        $run->connected(0.0);
+        $link = new Session($run);
+        $link->connected(0.0);
         for ($t = 0.5; $t < 300 && $run->runs(); $t += 0.5) {
-            $printer->receive($run->take());
+            $printer->receive($link->take());
             $printer->advance($t);
-            $run->bytes($t, $random->getBytes($random->getInt(1, 40))."\n".$printer->take());
-            $run->tick($t);
+            $link->bytes($t, $random->getBytes($random->getInt(1, 40))."\n".$printer->take());
+            $link->tick($t);
         }
 
         self::assertSame('passed', $run->state, $run->said);
@@ -225,17 +222,18 @@ final class RunTest extends TestCase
         $random = new Randomizer(new Mt19937(11));
         $run = new Run($this->plan(['identify', 'homing'], 10.0));
         $printer = $this->printer([]);
-        $run->connected(0.0);
+        $link = new Session($run);
+        $link->connected(0.0);
         for ($t = 0.5; $t < 400 && $run->runs(); $t += 0.5) {
-            $out = $run->take();
+            $out = $link->take();
             if ($out !== '' && $random->getInt(0, 3) === 0) {
                 $at = $random->getInt(0, strlen($out) - 2);
                 $out[$at] = chr(ord($out[$at]) ^ 1) === "\n" ? $out[$at] : chr(ord($out[$at]) ^ 1);
             }
             $printer->receive($out);
             $printer->advance($t);
-            $run->bytes($t, $printer->take());
-            $run->tick($t);
+            $link->bytes($t, $printer->take());
+            $link->tick($t);
         }
         self::assertSame('passed', $run->state, $run->said);
     }
@@ -245,7 +243,8 @@ final class RunTest extends TestCase
         $random = new Randomizer(new Mt19937(3));
         $reader = new LineReader;
         $run = new Run($this->plan(['identify']));
-        $run->connected(0.0);
+        $link = new Session($run);
+        $link->connected(0.0);
         $pool = $random->getBytes(65_536);
         $lines = 0;
         $before = memory_get_usage();
@@ -253,8 +252,8 @@ final class RunTest extends TestCase
             $piece = substr($pool, $random->getInt(0, 60_000), 4096)."\nT:20.1 /0 B:20 /0\nok\nResend: x\nError\n:".str_repeat('x', $random->getInt(0, 3000));
             $lines += count($reader->take($piece)) * ($i < 20_000 ? 1 : 50);
             if ($i % 50 === 0) {
-                $run->bytes($i / 100, $piece);
-                $run->tick($i / 100);
+                $link->bytes($i / 100, $piece);
+                $link->tick($i / 100);
             }
         }
         self::assertLessThan(24 * 1024 * 1024, memory_get_usage() - $before);
@@ -342,27 +341,12 @@ final class RunTest extends TestCase
         self::assertSame('fails-after-hours', $creeps->results['long']['finding']);
     }
 
-    public function test_a_runner_started_anew_watches_the_print_that_went_on_without_it(): void
-    {
-        $printer = $this->printer([]);
-        $first = new Run(new Plan(['identify', 'homing', 'print']));
-        $side = new Bystander($first, $printer);
-        $side->watch(until: static fn (float $t): bool => str_contains((string) $first->want?->text, 'M27'));
-        self::assertTrue($first->runs());
-
-        $second = new Run(new Plan(['print'], resumes: true));
-        $anew = new Bystander($second, $printer, began: $side->now());
-        self::assertSame('passed', $anew->watch(), $second->said);
-        self::assertStringNotContainsString('M28', $anew->sent, 'nothing is written over');
-        self::assertStringNotContainsString('M24', $anew->sent);
-    }
-
     public function test_stop_in_a_print_stops_the_print(): void
     {
         $run = new Run(new Plan(['identify', 'homing', 'print']));
         $side = new Bystander($run, $printer = $this->printer([]));
         $side->watch(until: fn (float $t): bool => str_contains((string) $run->want?->text, 'M27'));
-        $run->stop($side->now());
+        $side->session->stop($side->now());
         $side->exchange();
         $printer->take();
         $printer->receive("M27\n");

@@ -1,0 +1,297 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Proof\Run;
+
+use Throwable;
+
+/**
+ * One link to one printer: everything its run sends and hears goes through here. It knows what is hot, cuts off what is dangerous,
+ * and once the run has ended in whatever way it stays until the printer has confirmed that its heaters are off. Off comes first:
+ * a printer that was left hot is switched off before anything else is said to it.
+ */
+final class Session
+{
+    /** s; how long a question may stand while something is hot, and while nothing is */
+    private const ANSWERED_HOT_S = 300.0;
+
+    private const ANSWERED_COLD_S = 86_400.0;
+
+    /** s without a temperature while something is hot: it is asked for; then it is too long */
+    private const DEMAND_S = 3.0;
+
+    private const BLIND_S = 20.0;
+
+    /** s a printer that is there may take to confirm before somebody is told to pull the plug */
+    private const CONFIRMS_S = 3.0;
+
+    /** s it is looked at after that: a switch on the board that is stuck goes on heating */
+    private const LINGERS_S = 10.0;
+
+    public readonly Run $run;
+
+    private readonly LineReader $reader;
+
+    private readonly Asked $asked;
+
+    private readonly Cut $cut;
+
+    private ?TurnOff $off = null;
+
+    private bool $linked = false;
+
+    private string $out = '';
+
+    private float $offSince = 0.0;
+
+    private float $demandedAt = -INF;
+
+    /** Temperatures asked for beside the run, whose “ok” is not the run’s. */
+    private int $demanded = 0;
+
+    /** Whether anything was told to heat since it was last known to be off. */
+    private bool $heated;
+
+    private float $hotSince = 0.0;
+
+    private ?float $confirmedAt = null;
+
+    private ?Sample $last = null;
+
+    /** @var 'hotend'|'bed'|null */
+    private ?string $stuck = null;
+
+    /**
+     * @param  bool  $leftHot  a session before this one, of a process that is gone, left this printer hot
+     * @param  float  $patience  how many times longer than usual the printer may take, as of the run
+     */
+    public function __construct(Run $run, ?Limits $limits = null, private bool $leftHot = false, private readonly float $patience = 1.0)
+    {
+        $this->run = $run;
+        $this->reader = new LineReader;
+        $this->asked = new Asked;
+        $this->cut = new Cut($limits ?? $run->plan->limits, $this->asked);
+        $this->heated = $leftHot;
+        if ($leftHot) {
+            $this->off = new TurnOff(false, null, $patience);
+        }
+    }
+
+    /** The link stands. */
+    public function connected(float $t): void
+    {
+        $this->linked = true;
+        $this->off?->reconnected();
+        $this->offSince = $t;
+        $this->tick($t);
+    }
+
+    /** The link is gone, or was never there. */
+    public function lost(float $t, string $why): void
+    {
+        $this->linked = false;
+        $this->out = '';
+        if (! $this->leftHot) {
+            $this->run->lost($t, $why);
+        }
+        $this->settle($t);
+    }
+
+    public function bytes(float $t, string $bytes): void
+    {
+        foreach ($this->reader->take($bytes) as $line) {
+            $sample = Sample::read($line, $t);
+            if ($sample !== null) {
+                $this->read($t, $sample);
+            } elseif ($line === 'start' || preg_match('/halted|kill\(\)|system stopped/i', $line) === 1) {
+                $this->asked->forget($t);
+            }
+            if ($this->off !== null) {
+                $this->off->hear($line, $t);
+            } elseif ($this->demanded > 0 && preg_match('/^ok T:/', $line) === 1) {
+                $this->demanded--;
+                $this->run->hear($t, substr($line, 3), $sample);
+            } else {
+                $this->run->hear($t, $line, $sample);
+            }
+        }
+    }
+
+    public function tick(float $t): void
+    {
+        if ($this->off?->confirmed === true && $this->leftHot && $this->run->state === 'waiting') {
+            // what was left hot is off: now the run goes on from the stage that was cut off
+            $this->off = $this->confirmedAt = null;
+            $this->leftHot = false;
+            $this->run->connected($t);
+        } elseif ($this->off === null && $this->linked && $this->run->state === 'waiting') {
+            $this->run->connected($t);
+        }
+        if ($this->off === null) {
+            $this->watch($t);
+            $this->run->tick($t);
+        }
+        $this->settle($t);
+        $this->collect($t);
+    }
+
+    /** The person beside it answers. */
+    public function answer(float $t, string $answer): bool
+    {
+        $taken = $this->run->answer($t, $answer);
+        $this->collect($t);
+
+        return $taken;
+    }
+
+    public function stop(float $t, string $why = 'Stopped by hand.'): void
+    {
+        $this->leftHot = false;
+        $this->run->stop($t, $why);
+        $this->settle($t);
+        $this->collect($t);
+    }
+
+    /** Something broke on our side: heaters off, and the run says so. */
+    public function broke(float $t, Throwable $e): void
+    {
+        $this->run->lost($t, 'The runner met a fault of its own ('.substr($e->getMessage(), 0, 120).'); what was measured is kept.');
+        $this->settle($t);
+        $this->collect($t);
+    }
+
+    /** What goes to the printer now. */
+    public function take(): string
+    {
+        $out = $this->out;
+        $this->out = '';
+
+        return $out;
+    }
+
+    /** Whether a heater of this printer may be on, as far as anybody here knows. */
+    public function hot(): bool
+    {
+        return $this->heated;
+    }
+
+    /** Whether it has to be connected: something runs, or something is not yet known to be off and to stay so. */
+    public function wantsLink(float $t): bool
+    {
+        if ($this->run->runs() || $this->heated) {
+            return true;
+        }
+        // what was never heated is told to stay off, and nobody waits long for its answer
+        return $this->off !== null && $this->linked && $t - ($this->confirmedAt ?? $this->offSince) < self::LINGERS_S;
+    }
+
+    /** The printer has reported that nothing is asked of its heaters any more. */
+    public function confirmedOff(): bool
+    {
+        return $this->confirmedAt !== null;
+    }
+
+    /** What somebody has to be told at once; nothing while all is as it should be. */
+    public function alarm(float $t): ?string
+    {
+        if ($this->off === null || ! $this->heated) {
+            return null;
+        }
+        if ($this->stuck !== null) {
+            return 'It is told to be off and does not cool: pull the plug.';
+        }
+
+        return $this->linked && $t - $this->offSince < $this->patience * self::CONFIRMS_S ? null : 'Heaters may be on: pull the plug.';
+    }
+
+    /** Somebody has pulled its plug. */
+    public function unplugged(float $t): void
+    {
+        $this->stop($t, 'Its plug was pulled.');
+        $this->heated = false;
+        $this->linked = false;
+        $this->stuck = null;
+    }
+
+    /** The last temperatures, as the printer said them; how old they are is for who asks to work out. */
+    public function last(): ?Sample
+    {
+        return $this->last;
+    }
+
+    private function read(float $t, Sample $sample): void
+    {
+        $this->last = $sample;
+        if ($this->off !== null) {
+            $this->run->log->add($sample);
+            $this->off->read($sample);
+        }
+        if ($this->off?->confirmed === true && $this->confirmedAt === null) {
+            $this->confirmedAt = $t;
+            $this->heated = false;
+            $this->stuck = null;
+        }
+        $danger = $this->cut->read($sample);
+        if ($danger === null) {
+            return;
+        }
+        if ($this->run->runs() && $this->off === null) {
+            $this->stuck = $danger->stuck;
+            $this->heated = $this->heated || $this->stuck !== null;
+            $this->run->cut($t, $danger);
+            $this->settle($t);
+        } elseif ($danger->stuck !== null && $this->confirmedAt !== null) {
+            // off, as it says itself, and hotter all the same
+            $this->stuck = $danger->stuck;
+            $this->heated = true;
+            $this->off = $this->confirmedAt = null;
+            $this->settle($t);
+        }
+    }
+
+    /** Heat that nobody can see, and questions that nobody answers, end a run. */
+    private function watch(float $t): void
+    {
+        if (! $this->run->runs()) {
+            return;
+        }
+        $hot = $this->asked->heats();
+        $age = $this->last === null ? INF : $t - $this->last->t;
+        if ($hot && $age > $this->patience * self::BLIND_S && $t - $this->hotSince > $this->patience * self::BLIND_S) {
+            $this->run->cut($t, new Danger(sprintf('It heats, and has reported no temperature for %.0f s.', $this->patience * self::BLIND_S), null));
+        } elseif ($hot && $age > $this->patience * self::DEMAND_S && $t - $this->demandedAt > $this->patience * self::DEMAND_S && $this->run->want?->kind !== 'answer') {
+            $this->demandedAt = $t;
+            $this->demanded++;
+            $this->out .= "M105\n";
+        }
+        $asks = $this->run->asksFor($t);
+        if ($asks > ($hot ? self::ANSWERED_HOT_S : self::ANSWERED_COLD_S)) {
+            $this->run->stop($t, $hot ? 'Nobody answered for five minutes while it was hot.' : 'Nobody answered for a day.');
+        }
+    }
+
+    /** A run that has ended leaves nothing hot. */
+    private function settle(float $t): void
+    {
+        if (! $this->run->runs() && $this->off === null && ($this->linked || $this->heated)) {
+            $this->off = new TurnOff($this->run->deaf, $this->stuck, $this->patience);
+            $this->offSince = $t;
+            $this->out = '';
+        }
+    }
+
+    private function collect(float $t): void
+    {
+        if (! $this->linked) {
+            return;
+        }
+        $out = $this->off === null ? $this->run->take() : $this->off->tick($t);
+        $this->asked->sent($out, $t);
+        if ($this->asked->heats() && ! $this->heated) {
+            $this->heated = true;
+            $this->hotSince = $t;
+        }
+        $this->out .= $out;
+    }
+}
