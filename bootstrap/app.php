@@ -35,6 +35,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         App\Instruments\Console\PluckCommand::class,
         App\Proof\Console\RigCommand::class,
         App\Proof\Console\ProverCommand::class,
+        App\Proof\Console\ClerkCommand::class,
         App\Proof\Console\MeasureRunCommand::class,
         App\Knowledge\Console\ComputeCommand::class,
         App\Knowledge\Console\KnowledgeCommand::class,

@@ -2,5 +2,6 @@
 
 return [
     App\Knowledge\KnowledgeServiceProvider::class,
+    App\Proof\ProofServiceProvider::class,
     App\Shop\ShopServiceProvider::class,
 ];

@@ -157,6 +157,11 @@ final class Machine
         return sprintf('T:%.2f /%.2f B:%.2f /%.2f @:%d B@:%d', $this->hotend->reading, $this->hotend->target, $this->bed->reading, $this->bed->target, (int) round($this->hotend->duty * 127), (int) round($this->bed->duty * 127));
     }
 
+    public function hotendTarget(): float
+    {
+        return $this->hotend->target;
+    }
+
     public function seen(): Seen
     {
         return new Seen($this->strand, $this->asked > 0 ? $this->fed / $this->asked : 1.0, ! $this->has(Fault::BreakFanDead), ['X' => $this->axes->body('X', INF), 'Y' => $this->axes->body('Y', INF), 'Z' => $this->axes->body('Z', INF)], $this->hotend->nodes->t2, $this->hotend->nodes->t1);

@@ -119,6 +119,12 @@ final class Printer
         $this->machine->air = $on ? $at : null;
     }
 
+    /** °C its hot end is told to reach, as its own screen shows it. */
+    public function hotendTarget(): float
+    {
+        return $this->machine->hotendTarget();
+    }
+
     /** What somebody who stands beside it sees. */
     public function seen(): Seen
     {

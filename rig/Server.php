@@ -48,6 +48,13 @@ final class Server
         return (int) substr($name, (int) strrpos($name, ':') + 1);
     }
 
+    /** Lets everybody go and listens no more. */
+    public function close(): void
+    {
+        array_map($this->drop(...), array_keys($this->clients));
+        fclose($this->listening);
+    }
+
     /** One round: reads what came, lets time go by, sends what is to be said. Waits up to a tenth of a second. */
     public function serve(): void
     {

@@ -171,6 +171,7 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
         Route::post('proof-run', [RunController::class, 'start']);
         Route::post('proof-run/{run}/answer', [RunController::class, 'answer']);
         Route::post('proof-run/{run}/stop', [RunController::class, 'stop']);
+        Route::post('proof-run/{run}/unplugged', [RunController::class, 'unplugged']);
         Route::post('proof-run/{run}/back-to-find', [RunController::class, 'takeBack']);
         Route::post('release', [ReleaseController::class, 'send']);
     });

@@ -10,8 +10,11 @@ use App\Intake\Job;
 use App\Intake\JobRecord;
 use App\Intake\MoveJob;
 use App\Intake\Said;
+use App\Machines\Machine;
+use App\Proof\Runner\RunFiles;
 use App\Safety\PutOnRedTag;
 use App\Shop\Person;
+use Illuminate\Support\Facades\DB;
 use OddBench\Input\InputError;
 use OddBench\Intake\Station;
 use OddBench\Knowledge\Knowledge;
@@ -21,7 +24,7 @@ use OddBench\Proof\Owed;
 /** Starts a proof run, answers it, stops it, and takes what failed back to Find. */
 final readonly class ControlRun
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private OwedQuery $owed, private RecordFinding $findings, private PutOnRedTag $redTag)
+    public function __construct(private Knowledge $knowledge, private JobRecord $record, private OwedQuery $owed, private RecordFinding $findings, private PutOnRedTag $redTag, private RunFiles $files)
     {
     }
 
@@ -32,19 +35,18 @@ final readonly class ControlRun
             throw InputError::at('host', 'Give the name or address of the printer or its bridge, without a port.');
         }
 
-        return $this->record->write($job, $by, null, function (Job $job) use ($host, $port, $leaveOut, $by): Said {
+        $address = self::address($host, $port);
+
+        return $this->record->write($job, $by, null, function (Job $job) use ($host, $port, $address, $leaveOut, $by): Said {
+            // two that want the same printer come one after the other
+            DB::select('SELECT pg_advisory_xact_lock(?, hashtext(?))', [0x0DD, $address]);
             if ($job->station !== Station::Proof) {
                 throw Refused::because('station', "The job stands at {$job->station->words()}; runs are started at Prove.");
             }
             if ($job->machine->redTag()->exists()) {
                 throw Refused::because('redTag', 'The machine wears a red tag: nothing is run until it is off.');
             }
-            if (ProofRun::query()->where('machine_id', $job->machine_id)->whereNull('ended_at')->exists()) {
-                throw Refused::because('run', 'A run is under way on this machine already. Stop it first.');
-            }
-            if (ProofRun::query()->whereNull('ended_at')->whereHas('job.machine', static fn ($q) => $q->where(['printer_host' => $host, 'printer_port' => $port]))->exists()) {
-                throw Refused::because('port', 'Another machine’s run speaks with the printer at this address now. Is the address right?');
-            }
+            $this->refuseTaken($job, $host, $port, $address);
             $job->load(OwedQuery::NEEDS);
             $passed = $this->owed->passed($job);
             $plan = $this->owed->plan($job);
@@ -53,7 +55,7 @@ final readonly class ControlRun
             }
             $stages = array_values(array_diff(StageProofs::owed($plan, $passed), $leaveOut));
             $job->machine->update(['printer_host' => $host, 'printer_port' => $port]);
-            ProofRun::query()->create(['job_id' => $job->id, 'machine_id' => $job->machine_id, 'stages' => $stages, 'state' => 'waiting', 'results' => (object) [], 'person_id' => $by->id, 'began_at' => now()]);
+            ProofRun::query()->create(['job_id' => $job->id, 'machine_id' => $job->machine_id, 'address' => $address, 'stages' => $stages, 'state' => 'waiting', 'results' => (object) [], 'person_id' => $by->id, 'began_at' => now()]);
 
             return new Said('run', 'Proof run begun: '.implode(', ', array_map(static fn (string $s): string => mb_strtolower(StageProofs::NAMES[$s]), $stages)));
         });
@@ -64,12 +66,58 @@ final readonly class ControlRun
         if ($run->state !== 'asking' || ! in_array($answer, $run->choices ?? [], true)) {
             throw Refused::because('answer', 'This run does not ask that now.');
         }
-        ProofRun::query()->where(['id' => $run->id, 'state' => 'asking'])->update(['answer' => $answer]);
+        $this->files->write($run->id, 'answer', ['answer' => $answer]);
     }
 
+    /** Heard at once: the runner looks for the file some fifty times a second; what stands in the database is for one that is started anew. */
     public function stop(ProofRun $run): void
     {
+        $this->files->write($run->id, 'stop', []);
         ProofRun::query()->where('id', $run->id)->whereNull('ended_at')->update(['stop_asked' => true]);
+    }
+
+    /** Somebody has pulled the plug of a printer that does not answer any more. */
+    public function unplugged(ProofRun $run, Person $by): void
+    {
+        if (! in_array($run->heat, ['hot', 'unconfirmed'], true)) {
+            throw Refused::because('heat', 'Its heaters are off already.');
+        }
+        $this->record->write($run->job, $by, null, function () use ($run, $by): Said {
+            $run->update(['unplugged_by' => $by->id]);
+
+            return new Said('unplugged', 'Its plug was pulled: the printer did not confirm that its heaters were off.');
+        });
+        $this->files->write($run->id, 'unplugged', []);
+    }
+
+    /** One printer, one run; and nothing is run on the printer of a machine that wears a red tag. */
+    private function refuseTaken(Job $job, string $host, int $port, string $address): void
+    {
+        if (ProofRun::query()->where('machine_id', $job->machine_id)->whereNull('ended_at')->exists()) {
+            throw Refused::because('run', 'A run is under way on this machine already. Stop it first.');
+        }
+        $taken = ProofRun::query()->with('job.machine')->where('address', $address)->where(static fn ($q) => $q->whereNull('ended_at')->orWhereIn('heat', ['hot', 'unconfirmed']))->first();
+        if ($taken !== null && $taken->ended_at !== null) {
+            throw Refused::because('port', "The heaters of the printer at this address are not known to be off since its last run ({$taken->job->machine->tag}). Look at it first.");
+        }
+        if ($taken !== null) {
+            throw Refused::because('port', "The run of {$taken->job->machine->tag} speaks with the printer at this address now. Is the address right?");
+        }
+        $tagged = Machine::query()->where(['printer_host' => $host, 'printer_port' => $port])->whereHas('redTag')->first();
+        if ($tagged !== null) {
+            throw Refused::because('redTag', "The printer at this address is {$tagged->tag}, which wears a red tag: nothing is run on it until that is off.");
+        }
+    }
+
+    /** As the runner reaches it; two names of one printer give the same. */
+    private static function address(string $host, int $port): string
+    {
+        $ip = str_starts_with($host, '[') ? $host : gethostbyname($host);
+        if (filter_var(trim($ip, '[]'), FILTER_VALIDATE_IP) === false) {
+            throw InputError::at('host', "There is no “{$host}” on this network. Try its number, such as 192.168.1.40.");
+        }
+
+        return in_array($ip, ['[::1]', '0.0.0.0'], true) || str_starts_with($ip, '127.') ? "127.0.0.1:{$port}" : strtolower("{$ip}:{$port}");
     }
 
     /** A run that failed goes back to Find with what it is evidence of. */

@@ -23,8 +23,13 @@ use Illuminate\Support\Carbon;
  * @property list<string>|null $choices
  * @property array<string, array{passed: bool, words: string, value: float|null, rise: float|null, finding: string|null, danger: bool}> $results
  * @property string|null $said
- * @property string|null $answer
  * @property bool $stop_asked
+ * @property string|null $address
+ * @property 'cold'|'hot'|'unconfirmed'|'off' $heat
+ * @property float|null $hotend_c
+ * @property float|null $bed_c
+ * @property Carbon|null $measured_at
+ * @property int|null $unplugged_by
  * @property Carbon $began_at
  * @property Carbon|null $stage_since
  * @property Carbon|null $ended_at
@@ -38,7 +43,7 @@ final class ProofRun extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['stages' => 'array', 'choices' => 'array', 'results' => 'array', 'stop_asked' => 'boolean', 'began_at' => 'datetime', 'stage_since' => 'datetime', 'ended_at' => 'datetime', 'seen_at' => 'datetime'];
+    protected $casts = ['stages' => 'array', 'choices' => 'array', 'results' => 'array', 'stop_asked' => 'boolean', 'began_at' => 'datetime', 'stage_since' => 'datetime', 'ended_at' => 'datetime', 'seen_at' => 'datetime', 'measured_at' => 'datetime', 'hotend_c' => 'float', 'bed_c' => 'float'];
 
     /** @return BelongsTo<Job, $this> */
     public function job(): BelongsTo

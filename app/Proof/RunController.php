@@ -45,6 +45,14 @@ final readonly class RunController
         return $this->show($job);
     }
 
+    public function unplugged(int $job, int $run): RunView
+    {
+        Gate::authorize('work', Job::class);
+        $this->control->unplugged(ProofRun::query()->with('job')->where('job_id', $job)->findOrFail($run), Here::person());
+
+        return $this->show($job);
+    }
+
     public function takeBack(int $job, int $run, ShowJob $show): JobView
     {
         Gate::authorize('work', Job::class);

@@ -28,7 +28,7 @@ final readonly class RunQuery
         $run = ProofRun::query()->where('job_id', $job->id)->orderByDesc('id')->first();
         $machine = $job->machine;
         if ($run === null) {
-            return new RunView(null, 'none', [], null, [], null, $machine->printer_host, $machine->printer_port, true, [], null, null, Stages::SWING_C, $this->offers($job));
+            return new RunView(null, 'none', [], null, [], null, $machine->printer_host, $machine->printer_port, true, [], null, null, 'cold', null, null, null, Stages::SWING_C, $this->offers($job));
         }
         $ended = $run->ended_at !== null;
 
@@ -45,6 +45,10 @@ final readonly class RunQuery
             array_map(static fn (Sample $s): array => [round($s->t, 1), round($s->hotend, 1), round($s->hotendTarget, 1), round($s->bed, 1), round($s->bedTarget, 1)], $this->samples($run, $ended ? null : self::MINUTES)),
             ($run->ended_at ?? now())->getTimestamp() - $run->began_at->getTimestamp(),
             $ended ? null : $this->remaining($run),
+            $run->heat,
+            $run->hotend_c,
+            $run->bed_c,
+            $run->measured_at?->diffInSeconds(now()),
             Stages::SWING_C,
             $ended ? $this->offers($job) : [],
         );

@@ -30,6 +30,10 @@ final readonly class RunView extends View
         #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))] public array $samples,
         #[OA\Property(description: 's since it began, or how long it took')] public ?float $elapsedS,
         #[OA\Property(description: 'about how many s are left, people’s answers apart')] public ?float $remainingS,
+        #[OA\Property(enum: ['cold', 'hot', 'unconfirmed', 'off'], description: 'off: the printer itself has said so')] public string $heat,
+        #[OA\Property] public ?float $hotendC,
+        #[OA\Property] public ?float $bedC,
+        #[OA\Property(description: 's since the printer said so')] public ?float $temperatureAgeS,
         #[OA\Property(description: '°C a heater may stray while it holds')] public float $mayStrayC,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StageOfferView::class))] public array $offers,
     ) {

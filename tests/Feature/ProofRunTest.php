@@ -4,42 +4,21 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Intake\Job;
-use App\Proof\CountRun;
 use App\Proof\KeepRises;
 use App\Proof\ProofRun;
-use App\Proof\Prover;
 use App\Proof\RunQuery;
+use App\Proof\Runner\Clerk;
 use App\Shop\Role;
 use Illuminate\Support\Facades\DB;
-use OddBench\Knowledge\Knowledge;
 use OddBench\Proof\Run\Packed;
 use OddBench\Proof\Run\Sample;
 use OddBench\Rig\Fault;
 use OddBench\Rig\Numbers;
 use OddBench\Rig\Printer;
-use OddBench\Rig\Server;
 
 /** A proof run through a real socket to the simulated printer, and every way the link can fail. */
-final class ProofRunTest extends BenchTestCase
+final class ProofRunTest extends ProofRunCase
 {
-    private const SPEED = 100.0;
-
-    private Job $job;
-
-    private ?Server $server = null;
-
-    private ?Printer $printer = null;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        config(['odd-bench.prover_speed' => self::SPEED]);
-        $this->actingAs($this->person());
-        $this->job = $this->job();
-        $this->atProve($this->job);
-    }
-
     public function test_it_is_refused_where_it_cannot_be(): void
     {
         $this->assertRefused($this->start(8641), 409, 'stage', 'First what is proved cold');
@@ -160,18 +139,21 @@ final class ProofRunTest extends BenchTestCase
         self::assertNull($hold['print']);
     }
 
-    public function test_a_machine_held_by_one_runner_is_left_alone_by_another(): void
+    public function test_only_one_runner_speaks_with_printers(): void
     {
         $this->cold();
         $this->start($this->closedPort())->assertOk();
-        $other = new \PDO(sprintf('pgsql:host=%s;port=%s;dbname=%s', config('database.connections.pgsql.host'), config('database.connections.pgsql.port'), config('database.connections.pgsql.database')), (string) config('database.connections.pgsql.username'), (string) config('database.connections.pgsql.password'));
-        $other->exec(sprintf('SELECT pg_advisory_lock(%d, %d)', 0x0DD, $this->job->machine_id));
-        $this->artisan('odd-bench:prover', ['--for' => 1]);
+        $this->app->make(Clerk::class)->turn();
         $run = ProofRun::query()->latest('id')->firstOrFail();
-        self::assertSame(['waiting', null], [$run->state, $run->seen_at]);
-
-        $other->exec(sprintf('SELECT pg_advisory_unlock(%d, %d)', 0x0DD, $this->job->machine_id));
+        $other = fopen("{$this->files->folder}/prover.lock", 'c');
+        self::assertNotFalse($other);
+        self::assertTrue(flock($other, LOCK_EX));
         $this->artisan('odd-bench:prover', ['--for' => 1]);
+        self::assertNull($this->files->read($run->id, 'said'));
+
+        flock($other, LOCK_UN);
+        $this->artisan('odd-bench:prover', ['--for' => 1]);
+        $this->app->make(Clerk::class)->turn();
         self::assertSame('lost', $run->refresh()->state, 'now it was taken up, and nobody was there');
     }
 
@@ -255,101 +237,5 @@ final class ProofRunTest extends BenchTestCase
         self::assertLessThanOrEqual(722, count($thinned));
         self::assertLessThan(800_000, (int) DB::scalar('SELECT sum(length(samples)) FROM proof_samples'));
         self::assertEqualsWithDelta(201.0, max(array_map(static fn (Sample $s): float => $s->hotend, $thinned)), 0.11, 'peaks are kept');
-    }
-
-    private function closedPort(): int
-    {
-        $socket = stream_socket_server('tcp://127.0.0.1:0');
-        self::assertNotFalse($socket);
-        $name = (string) stream_socket_get_name($socket, false);
-        fclose($socket);
-
-        return (int) substr($name, (int) strrpos($name, ':') + 1);
-    }
-
-    private function cold(): void
-    {
-        foreach (['leads-tug'] as $proof) {
-            $this->send('POST', "/jobs/{$this->job->id}/proofs", ['proof' => $proof, 'passed' => true])->assertOk();
-        }
-    }
-
-    /** @param  list<Fault>  $faults */
-    private function begin(array $faults): ProofRun
-    {
-        $this->cold();
-        $this->printer = new Printer(Numbers::of('Tern 220', []), $faults, 4);
-        $this->server = new Server($this->printer, '127.0.0.1', 0, self::SPEED);
-        $this->start($this->server->port())->assertOk();
-
-        return ProofRun::query()->latest('id')->firstOrFail();
-    }
-
-    /** @return \Illuminate\Testing\TestResponse<\Illuminate\Http\Response> */
-    private function start(int $port, string $host = '127.0.0.1'): \Illuminate\Testing\TestResponse
-    {
-        return $this->send('POST', "/jobs/{$this->job->id}/proof-run", ['host' => $host, 'port' => $port, 'leaveOut' => ['long']]);
-    }
-
-    /** Turns runner and printer by turns, and answers what is asked; until something, and then does something. */
-    private function watch(ProofRun $run, ?callable $until = null, bool $stopThen = false, bool $dropThen = false, bool $leaveThen = false): void
-    {
-        $prover = Prover::of(ProofRun::query()->with(['job.machine', 'person'])->findOrFail($run->id), $this->app->make(Knowledge::class), $this->app->make(CountRun::class), $this->app->make(KeepRises::class));
-        $asked = 0.0;
-        for ($end = microtime(true) + 60; microtime(true) < $end;) {
-            $this->server?->serve();
-            if (! $prover->turn()) {
-                return;
-            }
-            if (microtime(true) - $asked < 0.3) {
-                continue;
-            }
-            $asked = microtime(true);
-            $row = $run->refresh();
-            if ($row->state === 'asking' && $row->answer === null && $row->question !== null) {
-                $this->send('POST', "/jobs/{$this->job->id}/proof-run/{$run->id}/answer", ['answer' => $this->says($row->question)])->assertOk();
-            }
-            if ($until !== null && $until()) {
-                if ($leaveThen) {
-                    return;
-                }
-                $until = null;
-                if ($dropThen) {
-                    $this->server = null;
-                }
-                if ($stopThen) {
-                    $this->send('POST', "/jobs/{$this->job->id}/proof-run/{$run->id}/stop")->assertOk();
-                }
-            }
-        }
-        self::fail("The run did not end: {$run->refresh()->state} {$run->stage} {$run->said}");
-    }
-
-    private function serveFor(float $seconds): void
-    {
-        for ($end = microtime(true) + $seconds; microtime(true) < $end;) {
-            $this->server?->serve();
-        }
-    }
-
-    private function says(string $question): string
-    {
-        if (str_contains($question, 'air on')) {
-            $this->printer?->coolAir(true);
-
-            return 'it is on';
-        }
-        if (str_contains($question, 'air away')) {
-            $this->printer?->coolAir(false);
-
-            return 'it is away';
-        }
-
-        return match (true) {
-            str_contains($question, 'smoke') => 'none',
-            str_contains($question, 'fan turn') => 'all turn',
-            str_contains($question, 'strand') => 'straight',
-            default => 'good',
-        };
     }
 }

@@ -75,7 +75,7 @@ final readonly class Plan
         $of = Fields::of($kept);
         $numbers = static fn (mixed $list, int $i): ?float => is_array($list) && is_numeric($list[$i] ?? null) ? (float) $list[$i] : null;
         $bed = $kept['bed'] ?? null;
-        $stages = is_array($kept['stages'] ?? null) ? array_values(array_intersect(self::STAGES, $kept['stages'])) : [];
+        $stages = is_array($kept['stages'] ?? null) ? array_values(array_intersect(self::STAGES, array_filter($kept['stages'], is_string(...)))) : [];
 
         return new self(
             $stages,

@@ -123,7 +123,7 @@ final readonly class Stages
         $from = $this->log->now;
         while (! $cold() && $this->log->now - $from < self::COOLS_S) {
             [$hotend, $bed] = [$this->temperature('hotend'), $this->temperature('bed')];
-            for ($i = 0; $i < 12 && ! $cold(); $i++) {
+            for ($until = $this->log->now + 60.0; $this->log->now < $until && ! $cold();) {
                 yield Want::time(5.0);
             }
             if (max($hotend - $this->temperature('hotend'), $bed - $this->temperature('bed')) < self::COOLS_C) {

@@ -29,6 +29,9 @@
   const minutes = (seconds: number): string =>
     seconds < 5400 ? `${Math.max(1, Math.round(seconds / 60))} min` : `${(seconds / 3600).toFixed(1)} h`;
 
+  const age = (seconds: number): string =>
+    seconds < 90 ? `${seconds.toFixed(0)} s` : `${(seconds / 60).toFixed(0)} min`;
+
   // what a run has shown is counted by the server: the ladder follows
   const shown = $derived(run.data?.stages.filter((stage) => stage.standing === 'passed').length ?? 0);
   $effect(() => {
@@ -74,8 +77,14 @@
     asking: 'Asks you',
     passed: '✓ All of it passed',
     failed: '✕ Failed',
-    stopped: 'Stopped; heaters are told to go off',
-    lost: '✕ The link was lost; heaters were told to go off',
+    stopped: 'Stopped',
+    lost: '✕ The link was lost',
+  } as const;
+  const heatWords = {
+    cold: '',
+    hot: 'it heats',
+    unconfirmed: 'told to be off, not confirmed: heaters may be on, pull the plug',
+    off: 'heaters off, as the printer itself says',
   } as const;
 </script>
 
@@ -88,6 +97,12 @@
             'ml-1.5 text-sm font-normal',
             run.data.state === 'failed' || run.data.state === 'lost' ? 'text-out' : 'text-quiet',
           ]}>{words[run.data.state]}</span
+        >{/if}
+      {#if run.data && heatWords[run.data.heat]}<span
+          class={[
+            'ml-1.5 text-sm',
+            run.data.heat === 'unconfirmed' ? 'font-bold text-red' : 'font-normal text-quiet',
+          ]}>{heatWords[run.data.heat]}</span
         >{/if}
     </span>
     {#if may && under && run.data?.id}
@@ -146,6 +161,13 @@
             <span class="fig text-ink">{minutes(run.data.elapsedS)}</span>{#if run.data.remainingS !== null},
               about
               <span class="fig text-ink">{minutes(run.data.remainingS)}</span> left{/if}
+          </p>
+        {/if}
+        {#if run.data.hotendC !== null}
+          <p class="text-sm text-quiet">
+            Last heard: hot end <span class="fig text-ink">{run.data.hotendC.toFixed(1)}</span> °C, bed
+            <span class="fig text-ink">{(run.data.bedC ?? 0).toFixed(1)}</span>
+            °C{#if under || run.data.heat === 'unconfirmed'}, {age(run.data.temperatureAgeS ?? 0)} ago{/if}
           </p>
         {/if}
         {#if run.data.said}<p class="mt-1 truncate font-mono text-sm text-quiet" title={run.data.said}>

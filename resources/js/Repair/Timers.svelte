@@ -7,7 +7,7 @@
   import { here } from '@/Shop/session.svelte';
   import Countdown from '@/ui/Countdown.svelte';
   import { now } from '@/ui/now.svelte';
-  import { ring } from './ring';
+  import { ring } from '@/ui/ring';
 
   /** Clocks that run, on every screen; one that is over rings until somebody stops it. */
   let { timers }: { timers: Timer[] } = $props();

@@ -4,6 +4,7 @@
   import { api, told } from '@/api/client';
   import { connection } from '@/api/connection.svelte';
   import { knowledgeQuery } from '@/api/queries';
+  import HeatAlarm from '@/Proof/HeatAlarm.svelte';
   import '@/router';
   import type { Session } from '@/api/types';
   import Login from './Login.svelte';
@@ -45,12 +46,13 @@
   );
 </script>
 
+<HeatAlarm may={here.session?.person?.worksAtTheBench ?? false} />
 {#if connection.lost}
   <p
     role="status"
     class="fixed inset-x-0 bottom-0 z-50 bg-waiting-wash px-5 py-3 text-center font-semibold text-waiting"
   >
-    ◌ No connection. What you did is kept and sent again by itself.
+    ◌ {connection.why} What you did is kept and sent again by itself.
   </p>
 {/if}
 {#if failed}

@@ -33,7 +33,22 @@ function uuid(): string {
   return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
 }
 
-/** Sends a write until it has arrived; the key lets the server tell a retry from a second write. */
+/** The web server is there and what stands behind it is not: nobody knows whether the write was done. */
+const AWAY = [502, 503, 504];
+
+const why = async (response: Response): Promise<string> => {
+  try {
+    const problem = (await response.clone().json()) as Partial<Problem>;
+    return problem.detail ?? 'The server is busy.';
+  } catch {
+    return 'The server is busy.';
+  }
+};
+
+/**
+ * Sends a write until it has arrived and was answered; the key lets the server tell a retry from a second write, so that one
+ * that was done before its answer was lost is not done again.
+ */
 async function stubbornly(request: Request): Promise<Response> {
   if (request.method === 'GET') return fetch(request);
   const headers = new Headers(request.headers);
@@ -48,12 +63,15 @@ async function stubbornly(request: Request): Promise<Response> {
         body: body.byteLength === 0 ? null : body,
         credentials: 'same-origin',
       });
-      connection.found();
-      return response;
+      if (!AWAY.includes(response.status)) {
+        connection.found();
+        return response;
+      }
+      connection.lose(await why(response));
     } catch {
       connection.lose();
-      await new Promise((resume) => setTimeout(resume, wait));
     }
+    await new Promise((resume) => setTimeout(resume, wait));
   }
 }
 
@@ -142,8 +160,12 @@ export async function readInstrument(
 
 async function asked<T>(request: Request): Promise<T> {
   const response = await stubbornly(request);
-  const answer: unknown = await response.json();
+  const answer: unknown = await response.json().catch(() => null);
   if (response.ok) return answer as T;
-  const problem = answer as Problem;
-  throw new Refusal(response.status, problem.detail, problem.errors);
+  const problem = answer as Partial<Problem> | null;
+  throw new Refusal(
+    response.status,
+    problem?.detail ?? `The server answered ${response.status}. Try again.`,
+    problem?.errors ?? [],
+  );
 }

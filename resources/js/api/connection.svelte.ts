@@ -1,9 +1,11 @@
 /** Whether the server is reached; a write that could not be sent is kept and tried again. */
 class Connection {
   lost = $state(false);
+  why = $state('No connection.');
 
-  lose(): void {
+  lose(why = 'No connection.'): void {
     this.lost = true;
+    this.why = why;
   }
 
   found(): void {

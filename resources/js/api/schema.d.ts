@@ -628,6 +628,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/jobs/{job}/proof-run/{run}/unplugged": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["runUnplugged"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/jobs/{job}/proofs": {
         parameters: {
             query?: never;
@@ -2723,6 +2739,20 @@ export interface components {
              */
             remainingS: number | null;
             /**
+             * @description off: the printer itself has said so
+             * @enum {string}
+             */
+            heat: "cold" | "hot" | "unconfirmed" | "off";
+            /** Format: float */
+            hotendC: number | null;
+            /** Format: float */
+            bedC: number | null;
+            /**
+             * Format: float
+             * @description s since the printer said so
+             */
+            temperatureAgeS: number | null;
+            /**
              * Format: float
              * @description °C a heater may stray while it holds
              */
@@ -4731,6 +4761,38 @@ export interface operations {
         };
     };
     runStop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                run: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    runUnplugged: {
         parameters: {
             query?: never;
             header?: never;

@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Proof\Runner;
+
+use App\Proof\CountRun;
+use App\Proof\KeepRises;
+use App\Proof\ProofRun;
+use App\Proof\StageProofs;
+use App\Safety\RedTag;
+use Illuminate\Support\Facades\DB;
+use OddBench\Knowledge\Knowledge;
+use OddBench\Proof\Run\Packed;
+use OddBench\Proof\Run\Sample;
+
+/**
+ * Carries between the database and the files of the runs: what is to be run, what the page wants, how it stands, what was shown.
+ * When the database is away it waits; what was shown meanwhile stands in the files.
+ */
+final class Clerk
+{
+    /** @var array<int, string> run => stamp of what was carried last */
+    private array $carried = [];
+
+    /** @var array<int, int> run => how far its samples are written down, bytes */
+    private array $read = [];
+
+    /** @var array<int, array<int, list<Sample>>> run => minute => its samples, of the last minute */
+    private array $open = [];
+
+    public function __construct(private readonly Knowledge $knowledge, private readonly RunFiles $files, private readonly CountRun $count, private readonly KeepRises $rises)
+    {
+    }
+
+    /** One round; throws when the database is away. */
+    public function turn(): void
+    {
+        $known = $this->files->runs('order');
+        $runs = ProofRun::query()->with(['job.machine', 'person'])->where(static fn ($q) => $q->whereNull('ended_at')->orWhereIn('heat', ['hot', 'unconfirmed'])->orWhereIn('id', $known))->orderBy('id')->get();
+        file_put_contents("{$this->files->folder}/clerk.alive", (string) hrtime(true));
+        $tagged = RedTag::query()->whereNull('off_at')->whereIn('machine_id', $runs->pluck('machine_id'))->pluck('machine_id')->all();
+        foreach ($runs as $run) {
+            $this->order($run);
+            if ($run->ended_at === null && in_array($run->machine_id, $tagged, true)) {
+                $this->files->write($run->id, 'stop', ['why' => 'The machine wears a red tag.']);
+            } elseif ($run->ended_at === null && $run->stop_asked) {
+                $this->files->write($run->id, 'stop', []);
+            }
+            if ($run->unplugged_by !== null && in_array($run->heat, ['hot', 'unconfirmed'], true)) {
+                $this->files->write($run->id, 'unplugged', []);
+            }
+            $this->takeDown($run);
+            if ($run->ended_at !== null && $this->files->stamp($run->id, 'done') !== null) {
+                $this->forget($run->id);
+            }
+        }
+        foreach (array_diff($known, $runs->pluck('id')->all()) as $gone) {
+            $this->forgetUnlessHot($gone);
+        }
+    }
+
+    private function order(ProofRun $run): void
+    {
+        if ($run->ended_at !== null || $this->files->stamp($run->id, 'order') !== null) {
+            return;
+        }
+        $address = (string) $run->address;
+        $at = (int) strrpos($address, ':');
+        $machine = $run->job->machine;
+        $this->files->write($run->id, 'order', [
+            'run' => $run->id, 'job' => $run->job_id, 'tag' => $machine->tag, 'host' => substr($address, 0, $at), 'port' => (int) substr($address, $at + 1), 'results' => (object) $run->results,
+            'plan' => StageProofs::plan($run->stages, $this->knowledge->families[$machine->family] ?? null, $this->rises->bed($machine))->toArray(),
+        ]);
+    }
+
+    /** What the runner has written down since. */
+    private function takeDown(ProofRun $run): void
+    {
+        $stamp = $this->files->stamp($run->id, 'said');
+        if ($stamp === null || $stamp === ($this->carried[$run->id] ?? null)) {
+            return;
+        }
+        $said = $this->files->read($run->id, 'said');
+        if ($said === null) {
+            return;
+        }
+        $this->samples($run->id);
+        $results = is_array($said['results'] ?? null) ? $said['results'] : [];
+        $passed = static fn (array $results): int => count(array_filter($results, static fn (mixed $r): bool => is_array($r) && ($r['passed'] ?? false) === true));
+        $fresh = $passed($results) > $passed($run->results);
+        $now = now();
+        $run->update([
+            'state' => $said['state'], 'stage' => $said['stage'], 'stage_since' => $said['stage'] === $run->stage ? $run->stage_since : $now, 'question' => $said['question'] ?? null, 'choices' => $said['choices'] ?? null,
+            'results' => (object) $results, 'said' => $said['said'] ?? null, 'seen_at' => $now, 'ended_at' => ($said['ended'] ?? false) === true ? ($run->ended_at ?? $now) : null, 'heat' => $said['heat'],
+            'hotend_c' => $said['hotend_c'] ?? null, 'bed_c' => $said['bed_c'] ?? null, 'measured_at' => is_numeric($said['age_s'] ?? null) ? $now->copy()->subMilliseconds((int) (1000 * min(1e6, (float) $said['age_s']))) : null,
+        ]);
+        if ($fresh) {
+            $this->count->of($run);
+        }
+        $this->carried[$run->id] = $stamp;
+    }
+
+    private function samples(int $run): void
+    {
+        $text = (string) @file_get_contents($this->files->path($run, 'samples'), offset: $this->read[$run] ?? 0);
+        $text = substr($text, 0, (int) strrpos("\n{$text}", "\n"));
+        $minutes = $this->open[$run] ?? [];
+        foreach (explode("\n", $text) as $line) {
+            $v = explode(',', $line);
+            if (count($v) === 7) {
+                $power = static fn (string $share): ?float => $share === '' ? null : (float) $share;
+                $minutes[(int) floor((float) $v[0] / 60)][] = new Sample((float) $v[0], (float) $v[1], (float) $v[2], (float) $v[3], (float) $v[4], $power($v[5]), $power($v[6]));
+            }
+        }
+        foreach ($minutes as $minute => $samples) {
+            DB::statement('INSERT INTO proof_samples (proof_run_id, minute, samples) VALUES (?, ?, decode(?, \'hex\')) ON CONFLICT (proof_run_id, minute) DO UPDATE SET samples = excluded.samples', [$run, $minute, bin2hex(Packed::pack($samples))]);
+        }
+        $this->read[$run] = ($this->read[$run] ?? 0) + strlen($text);
+        $this->open[$run] = $minutes === [] ? [] : [max(array_keys($minutes)) => $minutes[max(array_keys($minutes))]];
+    }
+
+    /** The database does not know it (any more): nothing of it is left but what may be hot. */
+    private function forgetUnlessHot(int $run): void
+    {
+        $said = $this->files->read($run, 'said');
+        if (in_array($said['heat'] ?? null, ['hot', 'unconfirmed'], true) || ($said !== null && $this->files->stamp($run, 'done') === null)) {
+            $this->files->write($run, 'stop', ['why' => 'This run is not in the database any more.']);
+        } else {
+            $this->forget($run);
+        }
+    }
+
+    private function forget(int $run): void
+    {
+        foreach (['order', 'said', 'samples', 'stop', 'answer', 'unplugged', 'done'] as $kind) {
+            $this->files->forget($run, $kind);
+        }
+        unset($this->carried[$run], $this->read[$run], $this->open[$run]);
+    }
+}

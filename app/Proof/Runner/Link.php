@@ -1,0 +1,370 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Proof\Runner;
+
+use OddBench\Proof\Run\Plan;
+use OddBench\Proof\Run\Run;
+use OddBench\Proof\Run\Session;
+use Throwable;
+
+/**
+ * One session between its files and its socket. It knows no database: what it has to know stands in its order, what it knows it
+ * writes down. Before the first byte that heats goes out, the disk holds that this printer is hot.
+ */
+final class Link
+{
+    private const CONNECT_S = 8.0;
+
+    /** s between two tries to reach a printer that may be hot: the first, the longest, and how much longer each time */
+    private const AGAIN_S = [0.3, 15.0, 1.7];
+
+    private const KEEP_S = 1.0;
+
+    /** s without the database: nobody could stop a run from the page, so nothing stays hot */
+    private const NOBODY_CAN_STOP_S = 15.0;
+
+    private Session $session;
+
+    /** @var resource|null */
+    private $socket = null;
+
+    private bool $connecting = false;
+
+    private string $unsent = '';
+
+    private float $zero;
+
+    private float $connectAt;
+
+    private float $connectedBy = INF;
+
+    private float $pause = self::AGAIN_S[0];
+
+    private float $keptAt = -INF;
+
+    private string $kept = '';
+
+    private bool $hotKept;
+
+    private float $sampled;
+
+    private ?float $alarmSince = null;
+
+    private bool $broken = false;
+
+    /** @var array{state: string, said: string}|null how the run ended before this process began */
+    private ?array $ended = null;
+
+    /** @var array<string, array<string, mixed>> shown before this process began */
+    private array $earlier;
+
+    /**
+     * @param  array<string, mixed>  $order  run, job, tag, host, port, plan
+     * @param  array<string, mixed>|null  $said  what a process before this one wrote down
+     */
+    public function __construct(public readonly int $run, private readonly array $order, ?array $said, private readonly RunFiles $files, private readonly float $speed = 1.0)
+    {
+        $earlier = is_array($said['results'] ?? null) ? $said['results'] : (is_array($order['results'] ?? null) ? $order['results'] : []);
+        $this->earlier = array_filter($earlier, is_array(...));
+        $plan = Plan::of(is_array($order['plan'] ?? null) ? $order['plan'] : []);
+        $done = array_keys(array_filter($this->earlier, static fn (array $r): bool => ($r['passed'] ?? false) === true));
+        $patience = max(1.0, $speed / 4);
+        $this->hotKept = in_array($said['heat'] ?? null, ['hot', 'unconfirmed'], true);
+        $run = new Run(Plan::of(['stages' => array_values(array_diff($plan->stages, $done))] + $plan->toArray()), $patience);
+        $this->session = new Session($run, $plan->limits, $this->hotKept, $patience);
+        // time runs on from what was measured before
+        $from = is_numeric($said['t'] ?? null) ? 60 * (1 + floor((float) $said['t'] / 60)) : 0.0;
+        $this->zero = Clock::s() - $from / $speed;
+        $this->sampled = $from - 1e-9;
+        $this->connectAt = Clock::s();
+        if (($said['ended'] ?? false) === true) {
+            // over, but not known to be off
+            $this->ended = ['state' => (string) $said['state'], 'said' => (string) ($said['said'] ?? '')];
+            $run->stop($from, '');
+        }
+    }
+
+    public function address(): string
+    {
+        return "{$this->order['host']}:{$this->order['port']}";
+    }
+
+    /** Its run has ended and its heaters are off; it is only looked at a little longer. */
+    public function lingers(): bool
+    {
+        return ! $this->session->run->runs() && ! $this->session->hot();
+    }
+
+    /** @return resource|null what it listens to */
+    public function socket()
+    {
+        return $this->connecting ? null : $this->socket;
+    }
+
+    /** One round; false when the run has ended, its heaters are known to be off and everything is written down. */
+    public function turn(): bool
+    {
+        $now = $this->now();
+        try {
+            $this->obey($now);
+            $this->talk($now);
+        } catch (Throwable $e) {
+            $this->breakOff($now, $e);
+        }
+        $this->send();
+        $this->keep($now);
+        if ($this->session->wantsLink($now)) {
+            return true;
+        }
+        $this->close();
+
+        return ! $this->keep($now, true);
+    }
+
+    /** The process is asked to go: heaters off and confirmed, as far as that can be had in some seconds; the run stays open. */
+    public function leave(float $within): void
+    {
+        $heated = $this->session->hot();
+        $this->session->stop($this->now(), 'The runner is stopped.');
+        for ($until = Clock::s() + $within; $heated && $this->session->hot() && Clock::s() < $until; usleep(10_000)) {
+            try {
+                $this->talk($this->now());
+            } catch (Throwable) {
+                break;
+            }
+            $this->send();
+        }
+        $said = $this->files->read($this->run, 'said');
+        if ($heated && $said !== null) {
+            $this->files->write($this->run, 'said', ['heat' => $this->session->hot() ? 'unconfirmed' : 'off'] + $said);
+        }
+        $this->close();
+    }
+
+    /** @return array<string, mixed> what every screen is told of this printer */
+    public function heat(): array
+    {
+        $now = $this->now();
+        $last = $this->session->last();
+        $words = $this->session->alarm($now);
+        $this->alarmSince = $words === null ? null : ($this->alarmSince ?? microtime(true));
+
+        return [
+            'run' => $this->run, 'job' => $this->order['job'] ?? null, 'tag' => $this->order['tag'] ?? '', 'printer' => $this->address(),
+            'hot' => $this->session->hot(), 'alarm' => $words, 'since' => $this->alarmSince === null ? null : gmdate('c', (int) $this->alarmSince),
+            'hotendC' => $last === null ? null : round($last->hotend, 1), 'bedC' => $last === null ? null : round($last->bed, 1),
+            'ageS' => $last === null ? null : round(($now - $last->t) / $this->speed, 1),
+        ];
+    }
+
+    /** What the page wants of it. */
+    private function obey(float $now): void
+    {
+        foreach (['stop', 'answer', 'unplugged'] as $kind) {
+            $asked = is_file($this->files->path($this->run, $kind)) ? $this->files->read($this->run, $kind) : null;
+            if ($asked === null) {
+                continue;
+            }
+            match ($kind) {
+                'stop' => $this->session->stop($now, is_string($asked['why'] ?? null) ? $asked['why'] : 'Stopped by hand.'),
+                'answer' => $this->session->answer($now, is_string($asked['answer'] ?? null) ? $asked['answer'] : ''),
+                'unplugged' => $this->session->unplugged($now),
+            };
+            $this->send();
+            $this->files->forget($this->run, $kind);
+        }
+        $beat = (int) @file_get_contents("{$this->files->folder}/clerk.alive") / 1e9;
+        if ($this->session->run->runs() && $this->session->hot() && (Clock::s() - $beat > self::NOBODY_CAN_STOP_S || $beat > Clock::s() + 1)) {
+            $this->session->stop($now, 'The database is away, so nobody could have stopped it.');
+        }
+    }
+
+    private function talk(float $now): void
+    {
+        if ($this->socket === null) {
+            $this->connect($now);
+
+            return;
+        }
+        $read = $this->connecting ? [] : [$this->socket];
+        $write = $this->connecting ? [$this->socket] : [];
+        $except = null;
+        if (@stream_select($read, $write, $except, 0, 0) === false) {
+            return;
+        }
+        if ($this->connecting) {
+            $this->connected($now, $write !== []);
+
+            return;
+        }
+        if ($read !== []) {
+            $bytes = @fread($this->socket, 65_536);
+            if ($bytes === false || ($bytes === '' && feof($this->socket))) {
+                $this->gone($now, 'The printer closed the connection.');
+
+                return;
+            }
+            $this->session->bytes($now, $bytes);
+        }
+        $this->session->tick($now);
+    }
+
+    private function connect(float $now): void
+    {
+        if (Clock::s() < $this->connectAt) {
+            return;
+        }
+        $socket = @stream_socket_client("tcp://{$this->address()}", $code, $message, self::CONNECT_S, STREAM_CLIENT_CONNECT | STREAM_CLIENT_ASYNC_CONNECT);
+        if ($socket === false) {
+            $this->gone($now, "No connection to {$this->address()}: {$message}");
+
+            return;
+        }
+        stream_set_blocking($socket, false);
+        $this->socket = $socket;
+        $this->connecting = true;
+        $this->connectedBy = Clock::s() + self::CONNECT_S;
+    }
+
+    private function connected(float $now, bool $ready): void
+    {
+        if ($ready && $this->socket !== null && stream_socket_get_name($this->socket, true) !== false) {
+            $this->connecting = false;
+            $this->pause = self::AGAIN_S[0];
+            $this->session->connected($now);
+        } elseif ($ready || Clock::s() > $this->connectedBy) {
+            $this->gone($now, 'The printer cannot be reached: connection refused. Is it switched on, and is the address right?');
+        }
+    }
+
+    /** Tried again with growing pauses as long as something may be hot. */
+    private function gone(float $now, string $why): void
+    {
+        $this->close();
+        $this->session->lost($now, $why);
+        $this->connectAt = Clock::s() + $this->pause;
+        $this->pause = min(self::AGAIN_S[1], $this->pause * self::AGAIN_S[2]);
+    }
+
+    /** What heats goes out only after the disk holds that this printer is hot; what switches off goes out whatever happens. */
+    private function send(): void
+    {
+        $bytes = $this->session->take();
+        if ($bytes !== '' && ! $this->hotKept && $this->session->hot() && $this->session->run->runs()) {
+            try {
+                $this->write($this->now());
+                $this->hotKept = true;
+            } catch (Throwable) {
+                $this->session->stop($this->now(), 'The disk takes nothing more, so nothing is heated.');
+                $bytes = $this->session->take();
+            }
+        }
+        $this->unsent .= $bytes;
+        if ($this->socket !== null && ! $this->connecting && $this->unsent !== '') {
+            $sent = @fwrite($this->socket, $this->unsent);
+            $this->unsent = $sent === false ? '' : substr($this->unsent, $sent);
+        }
+    }
+
+    /** A fault of our own: off first, and then it is said. */
+    private function breakOff(float $now, Throwable $e): void
+    {
+        try {
+            if (! $this->broken) {
+                $this->broken = true;
+                $this->session->broke($now, $e);
+            } else {
+                $this->session->tick($now);
+            }
+        } catch (Throwable) {
+            // whatever is wrong with the session: the printer is told by the shortest way
+            $this->unsent = "M29\nM108\nM25\nM104 S0\nM140 S0\n";
+        }
+        $this->send();
+        Quietly::log($e);
+    }
+
+    /** @return bool whether it stands on the disk */
+    private function keep(float $now, bool $sure = false): bool
+    {
+        if (! $sure && Clock::s() - $this->keptAt < self::KEEP_S && $this->standing() === $this->kept) {
+            return true;
+        }
+        try {
+            $this->sample();
+            $this->write($now);
+        } catch (Throwable) {
+            // the disk is full: what is in memory is written when it is not
+            $this->keptAt = Clock::s();
+
+            return ! $sure;
+        }
+
+        return true;
+    }
+
+    /** What is written at once when it changes. */
+    private function standing(): string
+    {
+        $run = $this->session->run;
+
+        return "{$run->state} {$run->stage} {$run->want?->text} ".count($run->results)." {$this->heatWord()}";
+    }
+
+    private function heatWord(): string
+    {
+        return match (true) {
+            $this->session->confirmedOff() && ! $this->session->hot() => 'off',
+            ! $this->session->hot() => $this->hotKept ? 'off' : 'cold',
+            $this->session->run->runs() && $this->session->alarm($this->now()) === null => 'hot',
+            default => 'unconfirmed',
+        };
+    }
+
+    private function write(float $now): void
+    {
+        $run = $this->session->run;
+        $asking = $run->state === 'asking' ? $run->want : null;
+        $last = $this->session->last();
+        $this->files->write($this->run, 'said', [
+            'run' => $this->run, 't' => $now, 'state' => $this->ended['state'] ?? $run->state, 'stage' => $run->stage, 'question' => $asking?->text, 'choices' => $asking?->choices,
+            'results' => (object) array_merge($this->earlier, $run->results), 'said' => mb_substr($this->ended['said'] ?? $run->said, 0, 500), 'heat' => $this->heatWord(), 'ended' => $this->ended !== null || ! $run->runs(),
+            'hotend_c' => $last?->hotend, 'bed_c' => $last?->bed, 'age_s' => $last === null ? null : ($now - $last->t) / $this->speed, 'at' => microtime(true),
+        ]);
+        $this->kept = $this->standing();
+        $this->keptAt = Clock::s();
+    }
+
+    /** What was measured since the last time, a line each, at the end of its file. */
+    private function sample(): void
+    {
+        $lines = '';
+        $to = $this->sampled;
+        foreach ($this->session->run->log->since($this->sampled) as $s) {
+            if ($s->t > $this->sampled) {
+                $lines .= implode(',', [$s->t, $s->hotend, $s->hotendTarget, $s->bed, $s->bedTarget, $s->hotendPower ?? '', $s->bedPower ?? ''])."\n";
+                $to = $s->t;
+            }
+        }
+        if ($lines !== '' && @file_put_contents($this->files->path($this->run, 'samples'), $lines, FILE_APPEND) === strlen($lines)) {
+            $this->sampled = $to;
+        }
+    }
+
+    private function close(): void
+    {
+        if ($this->socket !== null) {
+            @fclose($this->socket);
+        }
+        $this->socket = null;
+        $this->connecting = false;
+        $this->unsent = '';
+    }
+
+    private function now(): float
+    {
+        return (Clock::s() - $this->zero) * $this->speed;
+    }
+}
