@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Api\LimitBody;
 use App\Api\OnceOnly;
 use App\Api\Problem;
+use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -46,9 +47,14 @@ $app = Application::configure(basePath: dirname(__DIR__))
         App\Stock\Console\AuditCommand::class,
         App\Stock\Console\MeasureScaleCommand::class,
         App\Shop\Console\DemoCommand::class,
+        App\Shop\Console\MigrateCommand::class,
+        App\Api\Console\PruneCommand::class,
         App\Shop\Console\PersonCommand::class,
         App\Shop\Console\WelcomeCommand::class,
     ])
+    ->withSchedule(function (Schedule $schedule): void {
+        $schedule->command('odd-bench:prune')->hourly();
+    })
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin only: the page and its API come from the same server.
         $middleware->remove(HandleCors::class);
@@ -63,5 +69,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
 
 $app->useStoragePath("{$state}/storage");
 $app->useEnvironmentPath($state);
+// the page has a copy of its own: it runs as another user
+$app->loadEnvironmentFrom(getenv('ODD_BENCH_ENV') ?: '.env');
 
 return $app;

@@ -5,6 +5,8 @@ declare(strict_types=1);
 return [
     // Seconds of a proof run for each real one; over 1 only with simulated printers that run as fast.
     'prover_speed' => (float) env('PROVER_SPEED', 1),
+    // Where the demo's three simulated printers listen.
+    'rig_ports' => array_map(intval(...), explode(',', (string) env('RIG_PORTS', '8641,8642,8643'))),
     // Where phones and owners reach the page, for the codes on labels; the address somebody uses when nothing is said.
     'public_url' => rtrim((string) env('PUBLIC_URL', ''), '/'),
     // Folders of knowledge files; later ones override earlier ones by code.

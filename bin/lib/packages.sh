@@ -7,10 +7,12 @@ as_root() {
   fi
 }
 
-has_php() { php -m | grep -qix "$1"; }
+# The list is read whole: “grep -q” would hang up on php, and under pipefail that looks like a missing package.
+has_php() { grep -qix "$1" <<<"$PHP_MODULES"; }
 
 missing_debian_packages() { # [with the browser]
   local missing=""
+  PHP_MODULES="$(php -m)"
   has_php pdo_pgsql || missing+=" php8.2-pgsql"
   has_php mbstring || missing+=" php8.2-mbstring"
   has_php intl || missing+=" php8.2-intl"
@@ -21,7 +23,11 @@ missing_debian_packages() { # [with the browser]
   [ -x /usr/sbin/php-fpm8.2 ] || missing+=" php8.2-fpm"
   [ -x /usr/sbin/nginx ] || missing+=" nginx-light"
   [ -x /usr/lib/postgresql/15/bin/postgres ] || missing+=" postgresql-15"
-  if [ "${1:-}" = browser ] && ! command -v chromium >/dev/null 2>&1; then missing+=" chromium"; fi
+  [ -x /usr/bin/supervisord ] || missing+=" supervisor"
+  if [ "${1:-}" = browser ]; then
+    command -v chromium >/dev/null 2>&1 || missing+=" chromium"
+    command -v faketime >/dev/null 2>&1 || missing+=" faketime"
+  fi
   printf '%s' "${missing# }"
 }
 
@@ -30,6 +36,7 @@ need_debian_packages() {
   MISSING="$(missing_debian_packages "${1:-}")"
   [ -n "$MISSING" ] || return 0
   step "Package lists" as_root apt-get update
+  # Debian's own supervisor is not ours: it is left as the package starts it, ours has a configuration of its own
   # shellcheck disable=SC2086
   step "Debian packages ($MISSING)" as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y --no-install-recommends $MISSING
 }

@@ -1,70 +1,126 @@
 # Where things stand and who runs them.
 #
-# place NAME sets: RUN_USER (never root), STATE (data, logs, generated configuration of this instance),
-# RUN (sockets, a short path), SERVE (the folder of code that is served).
-
-SERVICE_USER=odd-bench
-
-run_user() {
-  if [ "$(id -u)" -eq 0 ]; then printf '%s' "$SERVICE_USER"; else id -un; fi
-}
-
-make_service_user() {
-  [ "$(id -u)" -eq 0 ] || return 0
-  id "$SERVICE_USER" >/dev/null 2>&1 && return 0
-  useradd --system --user-group --home-dir /var/lib/odd-bench --no-create-home --shell /usr/sbin/nologin "$SERVICE_USER"
-}
-
-# Runs a command as the run user, in a folder it can stand in.
-as_run() {
-  if [ "$(id -u)" -eq 0 ]; then
-    (cd "${AS_RUN_IN:-/}" && exec runuser -u "$SERVICE_USER" -- env HOME="$STATE" "$@") 9>&-
-  else
-    (cd "${AS_RUN_IN:-/}" && exec "$@") 9>&-
-  fi
-}
-
-can_enter() { # does the run user reach the checkout, and every file of ours in it?
-  local look=(find "$1/artisan" "$1/app" "$1/core" "$1/config" "$1/bootstrap" "$1/routes" "$1/public" "$1/knowledge" "$1/database" ! -readable -print -quit)
-  if [ "$(id -u)" -eq 0 ]; then
-    (cd / && runuser -u "$SERVICE_USER" -- test -x "$1" && [ -z "$(runuser -u "$SERVICE_USER" -- "${look[@]}" 2>&1)" ])
-  else
-    [ -z "$("${look[@]}" 2>&1)" ]
-  fi
-}
+# place NAME sets: STATE (data, logs, generated configuration of this instance), ETC (what root reads: root's own), RUN (sockets,
+# a short path), SERVE (the folder of code that is served), and three users: WORK_USER (queue, runner), WEB_USER (page),
+# DB_USER (database). As an ordinary user all three are that user.
 
 place() {
   local name="$1" key
-  make_service_user
-  RUN_USER="$(run_user)"
+  if [ "$(id -u)" -eq 0 ]; then
+    WORK_USER=odd-bench WEB_USER=odd-bench-web DB_USER=odd-bench-db
+    make_service_users
+  else
+    WORK_USER="$(id -un)" WEB_USER="$WORK_USER" DB_USER="$WORK_USER"
+  fi
   key="$(printf '%s' "$ROOT" | sha1sum | cut -c1-8)"
   if can_enter "$ROOT"; then
     BASE="$ROOT/var" SERVE="$ROOT"
   else
     BASE="/var/lib/odd-bench/$key" SERVE="/var/lib/odd-bench/$key/app"
   fi
+  INSTANCE="odd-bench-$key-$name"
   STATE="$BASE/$name"
+  ETC="$STATE/etc"
   RUN="$STATE/run"
   # A socket's path may be 107 characters long; leave room for the names.
-  if [ "${#RUN}" -gt 80 ]; then RUN="/tmp/odd-bench-$key-$name"; fi
-  if [ -e "$STATE/ports" ]; then . "$STATE/ports"; fi
+  if [ "${#RUN}" -gt 80 ]; then
+    if [ "$(id -u)" -eq 0 ]; then RUN="/var/lib/odd-bench/run-$key-$name"; else RUN="$HOME/.$INSTANCE"; fi
+  fi
+  read_ports
   export ODD_BENCH_STATE="$STATE"
 }
 
-make_place() {
-  local d
-  mkdir -p "$BASE" 2>/dev/null || fail "$BASE cannot be made." "Check that you may write to $(dirname "$BASE")."
-  [ "$BASE" = "$ROOT/var" ] || chmod 755 /var/lib/odd-bench "$BASE"
-  for d in "$STATE" "$RUN" "$STATE"/{log,tmp,cache,storage,storage/framework,storage/framework/{cache,sessions,views},storage/logs,storage/app}; do
-    mkdir -p "$d"
+make_service_users() {
+  local user
+  getent group odd-bench >/dev/null || groupadd --system odd-bench
+  for user in "$WORK_USER" "$WEB_USER"; do
+    id "$user" >/dev/null 2>&1 || useradd --system --gid odd-bench --home-dir /var/lib/odd-bench --no-create-home --shell /usr/sbin/nologin "$user"
   done
-  if [ "$(id -u)" -eq 0 ] && [ "$(stat -c %U "$STATE")" != "$RUN_USER" ]; then
-    chown -R "$RUN_USER:" "$STATE" "$RUN"
-  fi
-  chmod 700 "$RUN"
+  id "$DB_USER" >/dev/null 2>&1 || useradd --system --user-group --home-dir /var/lib/odd-bench --no-create-home --shell /usr/sbin/nologin "$DB_USER"
 }
 
-# When the run user cannot enter the checkout, it is given a copy of the code.
+# as USER COMMAND...: in a folder it can stand in, with files that its group may read and nobody else.
+as() {
+  local user="$1"
+  shift
+  if [ "$(id -un)" = "$user" ]; then
+    (umask 007; cd "${AS_IN:-/}" && exec "$@") 9>&-
+  else
+    (umask 007; cd "${AS_IN:-/}" && exec runuser -u "$user" -- env HOME="$STATE" "$@") 9>&-
+  fi
+}
+
+can_enter() { # do the service users reach the checkout, and every file of ours in it?
+  local user look=(find "$1/artisan" "$1/app" "$1/core" "$1/config" "$1/bootstrap" "$1/routes" "$1/public" "$1/knowledge" "$1/database" ! -readable -print -quit)
+  [ "$(id -u)" -eq 0 ] || { [ -z "$("${look[@]}" 2>&1)" ]; return; }
+  for user in "$WORK_USER" "$WEB_USER"; do
+    (cd / && runuser -u "$user" -- test -x "$1" && [ -z "$(runuser -u "$user" -- "${look[@]}" 2>&1)" ]) || return 1
+  done
+}
+
+# folder OWNER MODE PATH...: makes it when it is not there, and never follows somebody's link.
+folder() {
+  local owner="$1" mode="$2" path
+  shift 2
+  for path in "$@"; do
+    if [ -L "$path" ]; then fail "$path is a link." "Take it away: a folder of Odd Bench's own belongs there."; fi
+    mkdir -p "$path" 2>/dev/null || fail "$path cannot be made." "Check that you may write to $(dirname "$path")."
+    if [ "$(id -u)" -eq 0 ]; then chown -h "$owner" "$path"; fi
+    chmod "$mode" "$path"
+  done
+}
+
+make_place() {
+  if [ "$(id -u)" -eq 0 ]; then
+    [ "$BASE" = "$ROOT/var" ] || folder root:root 755 /var/lib/odd-bench
+    folder root:root 755 "$BASE" "$STATE" "$ETC" "$ETC/programs" "$RUN" "$STATE/log"
+    # what an older release had in the hands of the services
+    adopt_older_place
+  else
+    folder "$(id -un)" 755 "$BASE"
+    folder "$(id -un)" 700 "$STATE" "$ETC" "$ETC/programs" "$RUN" "$STATE/log"
+    adopt_older_place
+  fi
+  folder "$WORK_USER:" 2770 "$STATE/storage" "$STATE/storage/framework" "$STATE"/storage/framework/{cache,sessions,views} "$STATE/storage/logs" "$STATE/storage/app" "$STATE/storage/app/runs" "$STATE/cache"
+  folder "$WORK_USER:" 700 "$RUN/work"
+  folder "$WEB_USER:" 700 "$RUN/web" "$STATE/web-tmp"
+  folder "$DB_USER:" 700 "$RUN/db"
+}
+
+adopt_older_place() {
+  if [ -f "$STATE/secrets" ] && [ ! -e "$ETC/secrets" ]; then
+    (umask 077; sed -n '/^\(APP_KEY=base64:[A-Za-z0-9+\/=]*\|DB_PASSWORD=[0-9a-f]*\)$/p' "$STATE/secrets" >"$ETC/secrets")
+    rm -f "$STATE/secrets"
+  fi
+  if [ -f "$STATE/ports" ]; then
+    sed -n '/^\(WEB_PORT\|DB_PORT\)=[0-9]\{1,5\}$/p' "$STATE/ports" >"$ETC/ports"
+    rm -f "$STATE/ports"
+    read_ports
+  fi
+  if [ "$(id -u)" -eq 0 ] && [ -d "$STATE/storage" ] && [ -z "$(find "$STATE/storage" -maxdepth 0 -group odd-bench -perm -2070)" ]; then
+    # links are not followed, and the system forbids hard links to what is not one's own
+    chown -hR "$WORK_USER:odd-bench" "$STATE/storage" "$STATE/cache"
+    find "$STATE/storage" "$STATE/cache" -type d -exec chmod 2770 {} + -o -type f -exec chmod 660 {} +
+  fi
+  if [ "$(id -u)" -eq 0 ] && [ -d "$STATE/pg" ] && [ "$(stat -c %U "$STATE/pg")" != "$DB_USER" ]; then
+    chown -hR "$DB_USER:" "$STATE/pg"
+    # its settings stand in root's folder now
+    as "$DB_USER" sh -c ': >"$1/pg/postgresql.auto.conf"' settings "$STATE"
+  fi
+}
+
+# Numbers, and nothing else, whatever stands in the file.
+read_ports() {
+  local name value
+  [ -f "$ETC/ports" ] || return 0
+  while IFS='=' read -r name value; do
+    case "$name" in WEB_PORT | DB_PORT | RIG_PORT_1 | RIG_PORT_2 | RIG_PORT_3) ;; *) continue ;; esac
+    case "$value" in '' | *[!0-9]* | ??????*) continue ;; esac
+    printf -v "$name" '%s' "$value"
+  done <"$ETC/ports"
+}
+
+# When the service users cannot enter the checkout, they are given a copy of the code.
 copy_code() {
   [ "$SERVE" != "$ROOT" ] || return 0
   local stamp="$BASE/app.stamp"

@@ -13,13 +13,17 @@ fail() { # what went wrong, what to do
   exit 1
 }
 
-# step NAME COMMAND...: runs it, keeps its output for a failure, says how long it took.
+# step NAME COMMAND...: runs it, keeps its output for a failure, says how long it took. The command runs in a shell of its own
+# that stops at the first thing that fails (“|| status=$?” would switch that off inside it), so it cannot set variables.
 step() {
   local name="$1" began=$SECONDS log status=0
   shift
   log="$(mktemp)"
   printf '%s… ' "$name"
-  "$@" >"$log" 2>&1 </dev/null || status=$?
+  set +e
+  (set -e; "$@") >"$log" 2>&1 </dev/null
+  status=$?
+  set -e
   if [ "$status" -ne 0 ]; then
     printf '%sfailed%s\n' "$RED" "$PLAIN"
     tail -n 60 "$log" >&2
@@ -35,6 +39,10 @@ loud() {
   local name="$1" began=$SECONDS
   shift
   printf '\n%s== %s%s\n' "$BOLD" "$name" "$PLAIN"
-  "$@" || fail "$name failed." "The lines above say why."
+  set +e
+  (set -e; "$@")
+  local status=$?
+  set -e
+  [ "$status" -eq 0 ] || fail "$name failed." "The lines above say why."
   printf '%s   %s: %s s%s\n' "$DIM" "$name" "$((SECONDS - began))" "$PLAIN"
 }

@@ -1,227 +1,268 @@
-# PostgreSQL, php-fpm, nginx and the queue worker of one instance. All run as RUN_USER, all on loopback.
+# One instance as it runs: everything hangs on a supervisor of its own, which the system starts again where it can.
 
 PG_BIN=/usr/lib/postgresql/15/bin
 
-secret() { php -r 'echo bin2hex(random_bytes(20));'; }
+supervise() { (cd / && supervisorctl -c "$ETC/supervisord.conf" "$@") 9>&-; }
 
-alive() { [ -e "$1" ] && kill -0 "$(head -n1 "$1" 2>/dev/null)" 2>/dev/null; }
+supervised() { [ -e "$ETC/supervisord.conf" ] && supervise pid >/dev/null 2>&1; }
+
+# runs NAME: whether the supervisor holds it running
+runs() { [ -e "$ETC/supervisord.conf" ] && supervise status "$1" 2>/dev/null | grep -q ' RUNNING '; }
 
 choose_ports() { # default web port, default database port
-  local web="${WANT_PORT:-${WEB_PORT:-$1}}" db="${WANT_DB_PORT:-${DB_PORT:-$2}}"
+  local web="${WANT_PORT:-${WEB_PORT:-$1}}" db="${WANT_DB_PORT:-${DB_PORT:-$2}}" port other
   # what runs under its own port stays up until the new one is known to be free
-  if { [ "$web" != "${WEB_PORT:-}" ] || ! alive "$RUN/nginx.pid"; } && port_taken "$web"; then
+  if { [ "$web" != "${WEB_PORT:-}" ] || ! runs nginx; } && port_taken "$web" && ! ours_left; then
     fail "Port $web is in use by another program." "Choose another: bin/odd-bench up --port $(free_port $((web + 1)))"
   fi
-  if { [ "$db" != "${DB_PORT:-}" ] || ! alive "$STATE/pg/postmaster.pid"; } && port_taken "$db"; then
+  if { [ "$db" != "${DB_PORT:-}" ] || ! runs db; } && port_taken "$db" && ! ours_left; then
     fail "Port $db, wanted for the database, is in use by another program." "Choose another: bin/odd-bench up --db-port $(free_port $((db + 1)))"
   fi
-  if [ "$db" != "${DB_PORT:-$db}" ]; then services_down; fi
-  if [ "$web" != "${WEB_PORT:-$web}" ]; then nginx_down; fi
   WEB_PORT="$web" DB_PORT="$db"
-  printf 'WEB_PORT=%s\nDB_PORT=%s\n' "$web" "$db" >"$STATE/ports"
+  # a demo never points at another instance's printers: what is taken by others is given up for what is free
+  other="${RIG_FROM:-8641}"
+  for port in 1 2 3; do
+    local name="RIG_PORT_$port"
+    if [ -n "${!name:-}" ] && { runs "rig-$port" || ! port_taken "${!name}"; }; then continue; fi
+    other="$(free_port "$other")"
+    printf -v "$name" '%s' "$other"
+    other=$((other + 1))
+  done
+  write_ports
 }
 
-write_environment() {
-  local env="$STATE/.env"
-  if [ ! -e "$env" ]; then
-    (umask 077; printf 'APP_KEY=base64:%s\nDB_PASSWORD=%s\n' "$(php -r 'echo base64_encode(random_bytes(32));')" "$(secret)" >"$STATE/secrets")
+# Processes of this instance: those that were started with one of its files or folders, as the kernel tells it.
+ours() {
+  local process
+  for process in /proc/[0-9]*; do
+    case "${process#/proc/}" in "$$" | "$PPID" | "$BASHPID") continue ;; esac
+    if tr '\0' ' ' <"$process/cmdline" 2>/dev/null | grep -qF -- "$ETC/" || tr '\0' '\n' <"$process/environ" 2>/dev/null | grep -qxF "SUPERVISOR_SERVER_URL=unix://$RUN/supervisor.sock"; then
+      printf '%s\n' "${process#/proc/}"
+    fi
+  done 2>/dev/null
+}
+
+# Something of ours runs without its supervisor, which was killed.
+ours_left() { ! supervised && [ -n "$(ours)" ]; }
+
+end_what_is_left() {
+  local pids i
+  pids="$(ours)"
+  [ -n "$pids" ] || return 0
+  # shellcheck disable=SC2086
+  kill -TERM $pids 2>/dev/null || true
+  for i in $(seq 1 100); do
+    pids="$(ours)"
+    [ -n "$pids" ] || return 0
+    sleep 0.1
+  done
+  # shellcheck disable=SC2086
+  kill -KILL $pids 2>/dev/null || true
+}
+
+supervisor_up() {
+  if supervised; then return 0; fi
+  end_what_is_left
+  rm -f "$RUN/supervisor.sock"
+  if [ -d /run/systemd/system ] && { [ "$(id -u)" -eq 0 ] || command -v sudo >/dev/null 2>&1; }; then
+    write_unit | as_root tee "/etc/systemd/system/$INSTANCE.service" >/dev/null
+    as_root systemctl daemon-reload
+    as_root systemctl enable --now "$INSTANCE.service"
+  else
+    (cd / && exec supervisord -c "$ETC/supervisord.conf") 9>&-
   fi
-  (
-    umask 077
-    cat "$STATE/secrets"
-    cat <<T
-APP_NAME="Odd Bench"
-APP_ENV=${INSTANCE_ENV:-production}
-APP_DEBUG=false
-APP_URL=http://localhost:$WEB_PORT
-DB_CONNECTION=pgsql
-DB_HOST=127.0.0.1
-DB_PORT=$DB_PORT
-DB_DATABASE=odd_bench
-DB_USERNAME=odd_bench
-LOG_CHANNEL=single
-LOG_LEVEL=warning
-PROVER_SPEED=${PROVER_SPEED:-1}
-T
-  ) >"$env.new"
-  [ "$(id -u)" -ne 0 ] || chown "$RUN_USER:" "$env.new" "$STATE/secrets"
-  mv "$env.new" "$env"
+  local i
+  for i in $(seq 1 100); do
+    if supervised; then return 0; fi
+    sleep 0.1
+  done
+  printf 'The supervisor does not answer.\n' >&2
+  return 1
 }
 
-postgres_answers() { "$PG_BIN/pg_isready" -q -h 127.0.0.1 -p "${DB_PORT:-0}"; }
+write_unit() {
+  cat <<T
+[Unit]
+Description=Odd Bench ($STATE)
+After=network.target
+[Service]
+Type=simple
+User=$(id -un)
+ExecStart=/usr/bin/supervisord -n -c $ETC/supervisord.conf
+KillMode=mixed
+TimeoutStopSec=90
+Restart=always
+RestartSec=1
+[Install]
+WantedBy=multi-user.target
+T
+}
+
+postgres_ready() { "$PG_BIN/pg_isready" -q -h 127.0.0.1 -p "${DB_PORT:-0}"; }
+
+# A database that was killed reads its log first; that may take a while, and it says so.
+postgres_wait() {
+  local i fails=0
+  for i in $(seq 1 1200); do
+    if postgres_ready; then return 0; fi
+    # one that reads its log runs; one that ends again and again does not
+    if [ $((i % 10)) -eq 0 ] && supervise status db | grep -qE 'BACKOFF|FATAL|EXITED'; then fails=$((fails + 1)); fi
+    [ "$fails" -lt 8 ] || break
+    sleep 0.1
+  done
+  supervise status db >&2 || true
+  tail -n 20 "$STATE/log/db.log" >&2 || true
+  return 1
+}
+
+# The administrator's own way in: the socket, as the database's user.
+pg_admin() { as "$DB_USER" "$PG_BIN/psql" -h "$RUN/db" -p "$DB_PORT" -X -q -At -v ON_ERROR_STOP=1 "$@"; }
 
 postgres_make() {
   [ -e "$STATE/pg/PG_VERSION" ] && return 0
-  local password
-  password="$(sed -n 's/^DB_PASSWORD=//p' "$STATE/secrets")"
   rm -rf "$STATE/pg" "$STATE/pg.new"
-  (umask 077; printf '%s' "$password" >"$STATE/tmp/pw")
-  [ "$(id -u)" -ne 0 ] || chown "$RUN_USER:" "$STATE/tmp/pw"
-  as_run "$PG_BIN/initdb" -D "$STATE/pg.new" -U odd_bench --encoding=UTF8 --locale=C.UTF-8 --auth=scram-sha-256 --pwfile="$STATE/tmp/pw"
-  rm -f "$STATE/tmp/pw"
+  folder "$DB_USER:" 700 "$STATE/pg.new"
+  as "$DB_USER" "$PG_BIN/initdb" -D "$STATE/pg.new" -U odd_bench_admin --encoding=UTF8 --locale=C.UTF-8 --auth=peer
   mv "$STATE/pg.new" "$STATE/pg"
 }
 
-postgres_up() {
-  cat >"$STATE/pg/postgresql.auto.conf" <<T
-listen_addresses = '127.0.0.1'
-port = $DB_PORT
-unix_socket_directories = '$RUN'
-max_connections = 60
-shared_buffers = 128MB
-# every question here is short; compiling it takes longer than asking it
-jit = off
-timezone = 'UTC'
-fsync = ${PG_FSYNC:-on}
+# The application's role owns its database and is nothing more.
+postgres_roles() {
+  if ! pg_admin -U odd_bench_admin -d postgres -c 'SELECT 1' >/dev/null 2>&1; then heal_superuser; fi
+  # the password goes through standard input: what stands in a command can be seen by everybody
+  pg_admin -U odd_bench_admin -d postgres <<T
+SELECT 'CREATE ROLE odd_bench LOGIN' WHERE NOT EXISTS (SELECT FROM pg_roles WHERE rolname = 'odd_bench') \gexec
+ALTER ROLE odd_bench LOGIN NOSUPERUSER NOCREATEDB NOCREATEROLE NOREPLICATION PASSWORD '$(db_password)';
+SELECT 'CREATE DATABASE odd_bench OWNER odd_bench' WHERE NOT EXISTS (SELECT FROM pg_database WHERE datname = 'odd_bench') \gexec
 T
-  if ! alive "$STATE/pg/postmaster.pid"; then
-    as_run "$PG_BIN/pg_ctl" -D "$STATE/pg" -l "$STATE/log/postgres.log" -w -t 60 -s start
-  fi
-  local password
-  password="$(sed -n 's/^DB_PASSWORD=//p' "$STATE/secrets")"
-  PGPASSWORD="$password" "$PG_BIN/psql" -h 127.0.0.1 -p "$DB_PORT" -U odd_bench -d postgres -Atqc \
-    "SELECT 'CREATE DATABASE odd_bench' WHERE NOT EXISTS (SELECT FROM pg_database WHERE datname='odd_bench')" |
-    PGPASSWORD="$password" "$PG_BIN/psql" -h 127.0.0.1 -p "$DB_PORT" -U odd_bench -d postgres -q
 }
 
-fpm_up() {
-  alive "$RUN/php-fpm.pid" && return 0
-  cat >"$STATE/php-fpm.conf" <<T
-[global]
-pid = $RUN/php-fpm.pid
-error_log = $STATE/log/php.log
-daemonize = yes
-[odd-bench]
-listen = $RUN/php.sock
-listen.mode = 0600
-pm = dynamic
-pm.max_children = 8
-pm.start_servers = 2
-pm.min_spare_servers = 1
-pm.max_spare_servers = 4
-pm.max_requests = 2000
-catch_workers_output = yes
-env[ODD_BENCH_STATE] = $STATE
-php_admin_value[error_log] = $STATE/log/php.log
-php_admin_value[upload_tmp_dir] = $STATE/tmp
-php_admin_value[memory_limit] = 256M
-php_admin_value[post_max_size] = 32M
+# In an older release the application's role was the administrator. It becomes one of its own name, and the application gets a
+# role that owns what it made, with a new password: the old one could be read by everybody.
+heal_superuser() {
+  new_db_password
+  write_environment
+  pg_admin -U odd_bench -d postgres -c 'DROP ROLE IF EXISTS odd_bench_heal' -c 'CREATE ROLE odd_bench_heal SUPERUSER LOGIN'
+  pg_admin -U odd_bench_heal -d postgres -c 'ALTER ROLE odd_bench RENAME TO odd_bench_admin' -c 'ALTER ROLE odd_bench_admin PASSWORD NULL' -c 'CREATE ROLE odd_bench LOGIN'
+  local database
+  for database in $(pg_admin -U odd_bench_heal -d postgres -c "SELECT datname FROM pg_database WHERE datname LIKE 'odd\\_bench%'"); do
+    pg_admin -U odd_bench_heal -d postgres -c "ALTER DATABASE \"$database\" OWNER TO odd_bench"
+    pg_admin -U odd_bench_heal -d "$database" <<'T'
+DO $$
+DECLARE thing record;
+BEGIN
+  FOR thing IN SELECT c.oid::regclass AS name FROM pg_class c WHERE c.relnamespace = 'public'::regnamespace AND c.relkind IN ('r', 'p', 'v', 'm')
+    AND NOT EXISTS (SELECT FROM pg_depend d WHERE d.objid = c.oid AND d.deptype = 'e') LOOP
+    EXECUTE format('ALTER TABLE %s OWNER TO odd_bench', thing.name);
+  END LOOP;
+  FOR thing IN SELECT p.oid::regprocedure AS name FROM pg_proc p WHERE p.pronamespace = 'public'::regnamespace
+    AND NOT EXISTS (SELECT FROM pg_depend d WHERE d.objid = p.oid AND d.deptype = 'e') LOOP
+    EXECUTE format('ALTER ROUTINE %s OWNER TO odd_bench', thing.name);
+  END LOOP;
+END $$;
 T
-  # opcache looks at the files again every two seconds, so that an update of the checkout is noticed
-  as_run /usr/sbin/php-fpm8.2 -y "$STATE/php-fpm.conf" -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=20000 -d opcache.revalidate_freq=2 -d display_errors=0
-}
-
-nginx_up() {
-  cat >"$STATE/nginx.conf" <<T
-worker_processes 2;
-pid $RUN/nginx.pid;
-error_log $STATE/log/nginx.log warn;
-events { worker_connections 512; }
-http {
-  include /etc/nginx/mime.types;
-  default_type application/octet-stream;
-  access_log off;
-  server_tokens off;
-  sendfile on;
-  gzip on;
-  gzip_types text/css application/javascript application/json application/problem+json image/svg+xml;
-  client_body_temp_path $STATE/tmp/body;
-  fastcgi_temp_path $STATE/tmp/fastcgi;
-  proxy_temp_path $STATE/tmp/proxy;
-  uwsgi_temp_path $STATE/tmp/uwsgi;
-  scgi_temp_path $STATE/tmp/scgi;
-  client_max_body_size 32m;
-  server {
-    listen 127.0.0.1:$WEB_PORT;
-    root $SERVE/public;
-    index index.php;
-    add_header X-Content-Type-Options nosniff always;
-    add_header Referrer-Policy same-origin always;
-    add_header Content-Security-Policy "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'self'; base-uri 'none'" always;
-    location /build/assets/ { expires 1y; add_header Cache-Control "public, immutable"; }
-    location / { try_files \$uri /index.php\$is_args\$args; }
-    location = /index.php {
-      include /etc/nginx/fastcgi_params;
-      fastcgi_param SCRIPT_FILENAME \$document_root/index.php;
-      fastcgi_pass unix:$RUN/php.sock;
-    }
-    location ~ \.php$ { return 404; }
-    location ~ /\. { return 404; }
-  }
-}
-T
-  if alive "$RUN/nginx.pid"; then return 0; fi
-  as_run /usr/sbin/nginx -p "$STATE" -c "$STATE/nginx.conf" -e "$STATE/log/nginx.log"
-}
-
-nginx_down() { alive "$RUN/nginx.pid" && kill "$(cat "$RUN/nginx.pid")" || true; wait_gone "$RUN/nginx.pid"; }
-
-worker_up() {
-  alive "$RUN/worker.pid" && return 0
-  AS_RUN_IN="$SERVE" as_run setsid --fork bash -c '
-    echo $$ >"$1/worker.pid"
-    while :; do php artisan queue:work --sleep=1 --tries=3 --max-time=1800 --quiet; sleep 1; done' worker "$RUN" >>"$STATE/log/worker.log" 2>&1 </dev/null
-}
-
-prover_up() {
-  alive "$RUN/prover.pid" && return 0
-  AS_RUN_IN="$SERVE" as_run setsid --fork bash -c '
-    echo $$ >"$1/prover.pid"
-    while :; do php artisan odd-bench:prover --for=3600 --quiet; sleep 1; done' prover "$RUN" >>"$STATE/log/prover.log" 2>&1 </dev/null
-}
-
-prover_down() {
-  alive "$RUN/prover.pid" && kill -- "-$(cat "$RUN/prover.pid")" 2>/dev/null || true
-  rm -f "$RUN/prover.pid"
-}
-
-# three simulated printers for the demo: a sound one, one with a part clog, one without runaway protection
-RIG_PORT=8641
-
-rigs_up() {
-  alive "$RUN/rigs.pid" && return 0
-  AS_RUN_IN="$SERVE" as_run setsid --fork bash -c '
-    echo $$ >"$1/rigs.pid"
-    php artisan odd-bench:rig --family tern-220-d --port "$2" &
-    php artisan odd-bench:rig --family heron-cx --port "$(($2 + 1))" --fault part-clog &
-    php artisan odd-bench:rig --family wren-mini --port "$(($2 + 2))" --fault no-runaway-protection &
-    wait' rigs "$RUN" "$RIG_PORT" >>"$STATE/log/rigs.log" 2>&1 </dev/null
-}
-
-rigs_down() {
-  alive "$RUN/rigs.pid" && kill -- "-$(cat "$RUN/rigs.pid")" 2>/dev/null || true
-  rm -f "$RUN/rigs.pid"
-}
-
-worker_down() {
-  alive "$RUN/worker.pid" && kill -- "-$(cat "$RUN/worker.pid")" 2>/dev/null || true
-  rm -f "$RUN/worker.pid"
-}
-
-wait_gone() {
-  local i
-  for i in $(seq 1 100); do alive "$1" || return 0; sleep 0.05; done
+  done
+  pg_admin -U odd_bench_admin -d postgres -c 'DROP ROLE odd_bench_heal'
 }
 
 site_artisan() {
   [ -e "$STATE/.env" ] || fail "Odd Bench has not been set up here yet." "Start it with bin/odd-bench up."
-  AS_RUN_IN="$SERVE" as_run php artisan "$@"
+  AS_IN="$SERVE" as "$WORK_USER" php artisan "$@"
 }
 
 services_up() { # default ports
   make_place
   choose_ports "$1" "$2"
+  make_secrets
   write_environment
-  step_if "Code for the service user" copy_code
+  write_postgres
+  write_fpm
+  write_nginx
+  write_supervisor
+  step_if "Code for the service users" copy_code
+  end_older_services
   if [ ! -e "$STATE/pg/PG_VERSION" ]; then step "Database cluster" postgres_make; fi
-  step "Database" postgres_up
-  step "Tables" site_artisan migrate --force
-  step "Web server" web_up
+  write_db_program
+  step "Supervisor" supervisor_up
+  step "Database" database_up
+  # what a release does not know is left alone: it was made by a newer one
+  step "Tables" site_artisan odd-bench:migrate
+  write_programs
+  step "Services" programs_up
+}
+
+# An older release had no supervisor: what it left running is ended, told by what it is and not by a number in a file.
+end_older_services() {
+  if supervised || [ -e "$STATE/old-ended" ]; then return 0; fi
+  local process pids=""
+  for process in /proc/[0-9]*; do
+    if tr '\0' ' ' <"$process/cmdline" 2>/dev/null | grep -qE "(worker|prover|rigs) $RUN( |\$)|$STATE/(php-fpm|nginx)\.conf|postgres -D $STATE/pg *\$"; then pids+=" ${process#/proc/}"; fi
+  done
+  [ -z "$pids" ] || { step "Services of the older release" end_older $pids; }
+  : >"$STATE/old-ended"
+}
+
+end_older() {
+  local pid i
+  for pid in "$@"; do kill -INT -- "-$pid" 2>/dev/null || kill -INT "$pid" 2>/dev/null || true; done
+  for i in $(seq 1 100); do
+    local left=""
+    for pid in "$@"; do [ ! -e "/proc/$pid" ] || left=1; done
+    [ -n "$left" ] || return 0
+    sleep 0.1
+  done
+  for pid in "$@"; do kill -KILL "$pid" 2>/dev/null || true; done
+}
+
+database_up() {
+  supervise reread >/dev/null
+  supervise update db >/dev/null
+  supervise start db >/dev/null 2>&1 || true
+  postgres_wait
+  postgres_roles
+}
+
+programs_up() {
+  supervise update
+  local name
+  for name in php nginx worker prover clerk clock; do
+    supervise start "$name" >/dev/null 2>&1 || true
+    program_wait "$name"
+  done
+}
+
+rigs_up() {
+  write_rig_programs
+  site_artisan odd-bench:demo --printers
+  supervise update
+  local port name
+  for port in 1 2 3; do
+    name="RIG_PORT_$port"
+    supervise start "rig-$port" >/dev/null 2>&1 || true
+    program_wait "rig-$port"
+    local i
+    for i in $(seq 1 100); do
+      if port_taken "${!name}"; then continue 2; fi
+      sleep 0.1
+    done
+    printf 'The simulated printer on port %s does not listen.\n' "${!name}" >&2
+    return 1
+  done
+}
+
+# running means that it has stayed up for a second; a dead one is not “done”
+program_wait() {
+  local i
+  for i in $(seq 1 150); do
+    if runs "$1"; then return 0; fi
+    sleep 0.1
+  done
+  supervise status "$1" >&2 || true
+  tail -n 20 "$STATE/log/$1.log" >&2 || true
+  return 1
 }
 
 step_if() { if [ "$SERVE" != "$ROOT" ]; then step "$@"; fi; }
-
-web_up() { fpm_up; nginx_up; worker_up; prover_up; }
 
 services_wait() {
   local i
@@ -235,23 +276,32 @@ services_wait() {
 health() { php -r '$c = stream_context_create(["http" => ["timeout" => 3]]); $r = @file_get_contents($argv[1], false, $c); if ($r === false) exit(1); echo $r;' "http://127.0.0.1:$WEB_PORT/health"; }
 
 services_down() {
-  rigs_down
-  prover_down
-  worker_down
-  nginx_down
-  if alive "$RUN/php-fpm.pid"; then kill "$(cat "$RUN/php-fpm.pid")"; wait_gone "$RUN/php-fpm.pid"; fi
-  if alive "$STATE/pg/postmaster.pid"; then as_run "$PG_BIN/pg_ctl" -D "$STATE/pg" -m fast -w -s stop; fi
+  if [ -d /run/systemd/system ] && [ -e "/etc/systemd/system/$INSTANCE.service" ]; then
+    as_root systemctl disable --now "$INSTANCE.service" >/dev/null 2>&1 || true
+  fi
+  if supervised; then
+    # the printers go last, so that the runner can still switch them off
+    supervise stop prover >/dev/null 2>&1 || true
+    supervise shutdown >/dev/null 2>&1 || true
+    local i
+    for i in $(seq 1 600); do
+      if ! supervised; then break; fi
+      sleep 0.1
+    done
+  fi
+  end_what_is_left
 }
 
 services_status() {
-  local what pid
-  if [ ! -e "$STATE/ports" ]; then say "Not set up yet. Start it with bin/odd-bench up."; return 1; fi
-  for what in "postgres:$STATE/pg/postmaster.pid" "php:$RUN/php-fpm.pid" "nginx:$RUN/nginx.pid" "worker:$RUN/worker.pid" "prover:$RUN/prover.pid" "rigs:$RUN/rigs.pid"; do
-    pid="${what#*:}"
-    if alive "$pid"; then printf '%-9s runs (%s)\n' "${what%%:*}" "$(head -n1 "$pid")"; else printf '%-9s stopped\n' "${what%%:*}"; fi
-  done
-  say "run by    $RUN_USER"
+  if [ ! -e "$ETC/ports" ]; then say "Not set up yet. Start it with bin/odd-bench up."; return 1; fi
+  if supervised; then
+    supervise status | sed 's/^/  /' || true
+  else
+    say "The supervisor does not run.$(ours_left && printf ' Services of it do: bin/odd-bench up takes them over.' || true)"
+  fi
+  say "run by    $WORK_USER$([ "$WEB_USER" = "$WORK_USER" ] || printf ', the page by %s, the database by %s' "$WEB_USER" "$DB_USER")"
   say "data      $STATE"
+  [ ! -e "$ETC/programs/rig-1.conf" ] || say "printers  simulated, on ports $RIG_PORT_1, $RIG_PORT_2 and $RIG_PORT_3"
   if health >/dev/null 2>&1; then say "site      answers at http://localhost:$WEB_PORT"; else say "site      does not answer at http://localhost:$WEB_PORT"; return 1; fi
 }
 
@@ -259,9 +309,9 @@ services_logs() {
   local name="${1:-}" files
   case "$name" in
     '') files=("$STATE"/log/*.log "$STATE"/storage/logs/*.log) ;;
-    laravel) files=("$STATE"/storage/logs/laravel.log) ;;
-    nginx | php | postgres | worker | prover) files=("$STATE/log/$name.log") ;;
-    *) fail "There is no log “$name”." "Pick nginx, php, postgres, worker, prover or laravel." ;;
+    laravel) files=("$STATE"/storage/logs/laravel*.log) ;;
+    nginx | php | db | worker | prover | clerk | clock | supervisord) files=("$STATE/log/$name.log") ;;
+    *) fail "There is no log “$name”." "Pick nginx, php, db, worker, prover, clerk, clock, supervisord or laravel." ;;
   esac
   [ -e "${files[0]}" ] || fail "Nothing has been logged yet." "Start the site with bin/odd-bench up."
   exec tail -n 50 -F "${files[@]}"

@@ -19,14 +19,14 @@ command_test() {
   place test
   test_clean
   trap test_clean EXIT
-  unset WEB_PORT DB_PORT
+  unset WEB_PORT DB_PORT RIG_PORT_1 RIG_PORT_2 RIG_PORT_3
   WANT_PORT="$(free_port 8520)" WANT_DB_PORT="$(free_port 8531)" PG_FSYNC=off PROVER_SPEED=20
   services_up 8520 8531
   if [ "$only" != browser ]; then loud "PHPUnit" test_php; fi
   if [ "$only" != php ]; then
     step "Demo shop" site_artisan odd-bench:demo --if-empty
     services_wait
-    loud "The demo shop" env DB_PORT="$DB_PORT" DB_PASSWORD="$(sed -n 's/^DB_PASSWORD=//p' "$STATE/secrets")" vendor/bin/phpunit --testsuite Demo
+    loud "The demo shop" env DB_PORT="$DB_PORT" DB_PASSWORD="$(db_password)" vendor/bin/phpunit --testsuite Demo
     test_rigs
     loud "The page in a browser" env ODD_BENCH_URL="http://localhost:$WEB_PORT" RIG_WELL="$RIG_WELL" RIG_BAD="$RIG_BAD" npx playwright test
   fi
@@ -69,8 +69,6 @@ test_api_types() {
 }
 
 test_php() {
-  local password
-  password="$(sed -n 's/^DB_PASSWORD=//p' "$STATE/secrets")"
-  PGPASSWORD="$password" "$PG_BIN/psql" -q -h 127.0.0.1 -p "$DB_PORT" -U odd_bench -d postgres -c 'CREATE DATABASE odd_bench_test'
-  DB_PORT="$DB_PORT" DB_PASSWORD="$password" vendor/bin/phpunit --testsuite Core,Feature
+  pg_admin -U odd_bench_admin -d postgres -c 'CREATE DATABASE odd_bench_test OWNER odd_bench'
+  DB_PORT="$DB_PORT" DB_PASSWORD="$(db_password)" vendor/bin/phpunit --testsuite Core,Feature
 }

@@ -7,18 +7,26 @@ namespace App\Shop\Console;
 use App\Machines\Machine;
 use App\Shop\Person;
 use App\Shop\Setting;
+use Database\Seeders\Demo\DemoPrinters;
 use Database\Seeders\Demo\DemoScale;
 use Database\Seeders\Demo\DemoShop;
 use Illuminate\Console\Command;
 
 final class DemoCommand extends Command
 {
-    protected $signature = 'odd-bench:demo {--if-empty} {--reset} {--scale : as large as it may become, for measuring} {--force : also when this is no demo shop}';
+    protected $signature = 'odd-bench:demo {--if-empty} {--reset} {--scale : as large as it may become, for measuring} {--printers : point its machines at where the simulated printers listen now} {--force : also when this is no demo shop}';
 
     protected $description = 'Play the demo shop from its seed';
 
     public function handle(DemoShop $shop, DemoScale $scale): int
     {
+        if ($this->option('printers')) {
+            if (Setting::isDemo()) {
+                DemoPrinters::point();
+            }
+
+            return self::SUCCESS;
+        }
         $empty = Person::query()->doesntExist() && Machine::query()->doesntExist();
         if (! $empty && $this->option('if-empty')) {
             return self::SUCCESS;

@@ -14,6 +14,7 @@ use App\Repair\GuideRun;
 use App\Repair\PutStepBack;
 use App\Repair\Removal;
 use App\Repair\RunGuide;
+use App\Repair\TakenOff;
 use App\Repair\TakeOff;
 use App\Repair\TrayQuery;
 use App\Shop\Person;
@@ -100,7 +101,7 @@ final readonly class DemoFix
         }
         // the demo’s simulated printers stand in for those at Prove
         foreach (Job::query()->whereNull('finished_at')->where('station', 'proof')->get() as $job) {
-            $port = ['tern-220-d' => 8641, 'heron-cx' => 8642, 'wren-mini' => 8643][$job->machine->family] ?? null;
+            $port = DemoPrinters::port($job->machine->family);
             $job->machine->update(['printer_host' => $port === null ? null : '127.0.0.1', 'printer_port' => $port]);
         }
         foreach (['tern-220', 'heron-cx'] as $family) {
@@ -129,8 +130,10 @@ final readonly class DemoFix
         foreach ($steps as $step) {
             $job = $this->takeOff->take($job, $step, $by);
         }
-        $this->back->put($job, 5, null, null, ['liner' => 'new'], true, $by);
-        $this->back->put($job, 4, null, null, null, true, $by);
-        $this->back->put($job, 3, FastenerList::read('1 M2.5x8'), null, null, true, $by);
+        // whatever stood on this tray before
+        $last = (int) TakenOff::query()->where('job_id', $job->id)->max('number');
+        $this->back->put($job, $last, null, null, ['liner' => 'new'], true, $by);
+        $this->back->put($job, $last - 1, null, null, null, true, $by);
+        $this->back->put($job, $last - 2, FastenerList::read('1 M2.5x8'), null, null, true, $by);
     }
 }

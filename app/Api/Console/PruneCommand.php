@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api\Console;
+
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
+
+/** Forgets the keys of writes that nobody sends again any more, with the answers kept for them. */
+final class PruneCommand extends Command
+{
+    public const DAYS = 7;
+
+    protected $signature = 'odd-bench:prune';
+
+    protected $description = 'Forget the keys of writes older than '.self::DAYS.' days';
+
+    public function handle(): int
+    {
+        do {
+            $gone = DB::delete('DELETE FROM once_keys WHERE ctid IN (SELECT ctid FROM once_keys WHERE created_at < ? ORDER BY created_at LIMIT 5000)', [now()->subDays(self::DAYS)]);
+        } while ($gone > 0);
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shop\Console;
+
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+
+/** Brings the tables to this release; a database that a newer one has changed is refused, and left as it is. */
+final class MigrateCommand extends Command
+{
+    protected $signature = 'odd-bench:migrate';
+
+    protected $description = 'Bring the tables of the database to this release';
+
+    public function handle(): int
+    {
+        $known = array_map(static fn (string $path): string => basename($path, '.php'), glob(database_path('migrations/*.php')) ?: []);
+        $done = Schema::hasTable('migrations') ? DB::table('migrations')->pluck('migration')->all() : [];
+        $unknown = array_values(array_diff($done, $known));
+        if ($unknown !== []) {
+            $this->error('This database was changed by a newer release ('.implode(', ', array_slice($unknown, 0, 3)).'). This one does not know it, so nothing is touched: start the newer release, or restore a backup of before.');
+
+            return self::FAILURE;
+        }
+        if ($done === [] && Schema::hasTable('jobs')) {
+            $this->error('This database holds tables of something else. Nothing is touched: give Odd Bench a database of its own.');
+
+            return self::FAILURE;
+        }
+
+        return $this->call('migrate', ['--force' => true]);
+    }
+}
