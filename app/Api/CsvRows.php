@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Api;
 
 use Generator;
-use OddBench\Input\InputError;
 
 /** Reads a table row by row: UTF-8 with or without its mark, semicolon, comma or tab, quoted or not. */
 final class CsvRows
@@ -15,8 +14,6 @@ final class CsvRows
     /**
      * @param  resource  $file  that can be wound back
      * @return Generator<int, list<string>> line number from 1 on => cells
-     *
-     * @throws InputError when it is no table
      */
     public static function of($file): Generator
     {
@@ -27,9 +24,6 @@ final class CsvRows
         }
         $begin = ftell($file);
         $head = (string) fgets($file, self::LONGEST_ROW);
-        if (str_starts_with($start, "\xFF\xFE") || str_starts_with($start, "\xFE\xFF") || str_contains($head, "\0")) {
-            throw InputError::at('file', 'The file is not UTF-8. Save it as “CSV UTF-8”.');
-        }
         $sign = self::sign($head);
         fseek($file, (int) $begin);
         for ($row = 1; ($cells = fgetcsv($file, self::LONGEST_ROW, $sign, '"', '')) !== false; $row++) {

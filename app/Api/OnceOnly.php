@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Api;
 
 use Closure;
+use Illuminate\Database\QueryException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response as IlluminateResponse;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\Response;
@@ -18,6 +20,8 @@ use Symfony\Component\HttpKernel\Exception\HttpException;
  */
 final class OnceOnly
 {
+    private const TRIES = 3;
+
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
@@ -30,10 +34,29 @@ final class OnceOnly
             throw new HttpException(400, 'A write needs the header Idempotency-Key with a UUID, so that a retry changes nothing twice.');
         }
         $print = sha1($request->method().' '.$request->path().' '.$request->getContent());
+        for ($try = 1; ; $try++) {
+            try {
+                return $this->once($request, $next, $person, $key, $print);
+            } catch (QueryException $e) {
+                // of two that waited for each other the database let one go: nothing of it was written, so it is done again
+                if ($try === self::TRIES || ! in_array($e->getCode(), ['40P01', '40001'], true)) {
+                    throw $e;
+                }
+            }
+        }
+    }
+
+    /** @param  Closure(Request): Response  $next */
+    private function once(Request $request, Closure $next, mixed $person, string $key, string $print): Response
+    {
         DB::beginTransaction();
         try {
             $first = DB::table('once_keys')->insertOrIgnore(['person_id' => $person, 'key' => $key, 'request' => $print, 'created_at' => now()]) === 1;
             $response = $first ? $next($request) : $this->again($person, $key, $print);
+            $thrown = $response instanceof JsonResponse || $response instanceof IlluminateResponse ? $response->exception : null;
+            if ($thrown instanceof QueryException && in_array($thrown->getCode(), ['40P01', '40001'], true)) {
+                throw $thrown;
+            }
             if ($response->getStatusCode() >= 400) {
                 DB::rollBack();
 
@@ -44,11 +67,23 @@ final class OnceOnly
             }
             DB::commit();
         } catch (\Throwable $e) {
-            DB::rollBack();
+            $this->undo($e);
             throw $e;
         }
 
         return $response;
+    }
+
+    /** A connection that is gone has undone everything by itself; what went wrong first is what is said. */
+    private function undo(\Throwable $first): void
+    {
+        try {
+            DB::rollBack();
+        } catch (\Throwable $e) {
+            if (! Problem::isAway($first)) {
+                throw $e;
+            }
+        }
     }
 
     private function again(mixed $person, string $key, string $print): Response

@@ -7,11 +7,13 @@ namespace App\Api;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Session\TokenMismatchException;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Validation\ValidationException;
 use OddBench\Input\InputError;
+use PDOException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Throwable;
@@ -40,6 +42,9 @@ final readonly class Problem
             $e instanceof ModelNotFoundException => new self(404, 'That is not here. It may have been mistyped.'),
             $e instanceof NotFoundHttpException && $e->getPrevious() instanceof ModelNotFoundException => new self(404, 'That is not here. It may have been mistyped.'),
             $e instanceof HttpExceptionInterface => self::http($e),
+            $e instanceof UniqueConstraintViolationException => new self(409, 'Somebody did the same at the same moment. Look at it again, then do what is still right.'),
+            self::isAway($e) => new self(503, 'The database is away just now.', headers: ['Retry-After' => 2]),
+            self::isFull($e) => new self(507, 'The disk of the server is full: nothing was changed. Make room, then do it again; what you typed is kept on this page.'),
             default => self::unexpected($e),
         };
     }
@@ -81,9 +86,25 @@ final readonly class Problem
         return new self($e->getStatusCode(), $detail, [], array_filter($headers, static fn (mixed $v): bool => is_int($v) || is_string($v)));
     }
 
+    /** The database was killed, starts, or has no room for one more: SQLSTATE class 08, 57P01 to 57P03, 53300. */
+    public static function isAway(Throwable $e): bool
+    {
+        return $e instanceof PDOException && preg_match('/SQLSTATE\[(08\w{3}|57P0[123]|53300)\]|server closed the connection|no connection to the server|terminating connection/', $e->getMessage()) === 1;
+    }
+
+    /** SQLSTATE 53100, or the system’s own words for it. */
+    public static function isFull(Throwable $e): bool
+    {
+        return preg_match('/SQLSTATE\[53100\]|No space left on device/', $e->getMessage()) === 1;
+    }
+
     private static function unexpected(Throwable $e): self
     {
-        Log::error($e->getMessage(), ['exception' => $e]);
+        try {
+            Log::error($e->getMessage(), ['exception' => $e]);
+        } catch (Throwable) {
+            // an answer is owed also when the log cannot be written
+        }
 
         return new self(500, 'Something broke on the server. Nothing was changed. Try again; if it stays, the log says why (bin/odd-bench logs laravel).');
     }

@@ -14,6 +14,8 @@ final class Hands
 
     public function on(Job $job, Person $person): void
     {
+        // two writes of one person come one after the other; “no key”, for each has noted its key for this person already
+        Person::query()->whereKey($person->id)->lock('FOR NO KEY UPDATE')->value('id');
         $open = WorkSpell::query()->where('person_id', $person->id)->whereNull('ended_at')->lockForUpdate()->first();
         if ($open !== null && $open->job_id === $job->id && $open->station === $job->station->value && ! $this->forgotten($open)) {
             $open->update(['last_seen_at' => now()]);

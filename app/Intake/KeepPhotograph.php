@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Api\KeptFile;
 use App\Api\Refused;
 use App\Shop\Person;
-use Illuminate\Support\Facades\Storage;
 use OddBench\Input\InputError;
 
 /** Keeps a photograph: drawn anew, no larger than a screen shows. */
@@ -35,9 +35,10 @@ final readonly class KeepPhotograph
         $jpeg = $this->draw->jpeg($bytes, 'photograph', self::LONGEST_PX);
         $size = getimagesizefromstring($jpeg);
         $path = sprintf('photographs/%d/%s.jpg', $job->id, sha1($jpeg));
-        if ($size === false || ! Storage::put($path, $jpeg)) {
-            throw Refused::because('photograph', 'The photograph could not be kept: the disk for files does not take it. Try again, or tell whoever looks after the server.');
+        if ($size === false) {
+            throw InputError::at('photograph', 'This cannot be read as a picture.');
         }
+        KeptFile::put($path, $jpeg, 'photograph', 'photograph');
 
         return Photograph::query()->create(['job_id' => $job->id, 'path' => $path, 'width' => $size[0], 'height' => $size[1], 'bytes' => strlen($jpeg), 'person_id' => $by->id, 'at' => now()]);
     }

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
-use App\Api\Refused;
+use App\Api\KeptFile;
 use App\Intake\DrawAnew;
 use App\Shop\Person;
-use Illuminate\Support\Facades\Storage;
 use OddBench\Input\InputError;
 use OddBench\Knowledge\Knowledge;
 
@@ -36,9 +35,7 @@ final readonly class KeepPaper
         $pdf = str_starts_with($bytes, '%PDF-');
         $kept = $pdf ? $bytes : $this->draw->jpeg($bytes, 'file', 2400);
         $path = sprintf('papers/%s/%s.%s', $code, sha1($kept), $pdf ? 'pdf' : 'jpg');
-        if (! Storage::put($path, $kept)) {
-            throw Refused::because('file', 'The paper could not be kept: the disk for files does not take it. Try again, or tell whoever looks after the server.');
-        }
+        KeptFile::put($path, $kept, 'file', 'paper');
 
         return Paper::query()->create(['family' => $code, 'title' => $title, 'path' => $path, 'mime' => $pdf ? self::PDF : 'image/jpeg', 'bytes' => strlen($kept), 'person_id' => $by->id, 'at' => now()]);
     }

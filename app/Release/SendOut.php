@@ -53,7 +53,7 @@ final readonly class SendOut
                 $this->baselines->of($job);
                 $this->rises->of($job);
             }
-            RecountFaults::dispatch()->afterCommit();
+            RecountFaults::dispatch();
 
             return new Said('sent-out', 'Signed out: '.mb_strtolower($to->words()).($condition === null ? '' : ", graded “{$condition->grade->words()}”").($terms->danger === null ? '' : ". Danger in writing: {$terms->danger}").($terms->note === null ? '' : ". {$terms->note}"));
         }, byHand: false);

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Stock;
 
 use App\Api\CsvRows;
+use App\Api\KeptFile;
 use App\Api\Refused;
 use App\Shop\Person;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use OddBench\Input\InputError;
+use OddBench\Input\TableText;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Stock\StockRow;
 
@@ -32,16 +34,14 @@ final readonly class ImportFile
         }
         $hash = hash('sha256', $bytes);
         $path = "tables/{$hash}.csv";
-        if (! Storage::put($path, $bytes)) {
-            throw Refused::because('file', 'The file could not be kept: the disk for files does not take it. Try again, or tell whoever looks after the server.');
-        }
+        KeptFile::put($path, TableText::utf8($bytes), 'file', 'file');
         $file = StockFile::query()->create(['kind' => $kind, 'name' => $name, 'path' => $path, 'hash' => $hash, 'person_id' => $by->id, 'at' => now()]);
         DB::transaction(function () use ($file, $by): void {
             $fates = fopen('php://temp/maxmemory:4194304', 'r+');
             $counts = $this->run($file, $by, static fn (RowFate $fate, int $line): mixed => $fates === false ? null : fputcsv($fates, [$line, $fate->fate, $fate->what, $fate->field ?? '', $fate->message], ',', '"', ''), false);
             if ($fates !== false) {
                 rewind($fates);
-                Storage::put(self::fatesOf($file), $fates);
+                KeptFile::put(self::fatesOf($file), $fates, 'file', 'file');
             }
             $file->update(['counts' => $counts]);
         });

@@ -120,9 +120,12 @@ final readonly class KeepOrders
     /** What has not come will not come. */
     public function close(Order $order, string $because): void
     {
-        if ($order->closed_at !== null) {
-            throw Refused::because('order', 'This order is closed already.');
-        }
-        $order->update(['closed_at' => now(), 'closed_because' => $because]);
+        DB::transaction(static function () use ($order, $because): void {
+            $order = Order::query()->lockForUpdate()->findOrFail($order->id);
+            if ($order->closed_at !== null) {
+                throw Refused::because('order', 'This order is closed already.');
+            }
+            $order->update(['closed_at' => now(), 'closed_because' => $because]);
+        });
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
+use App\Api\KeptFile;
 use App\Api\Refused;
 use App\Intake\DrawAnew;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Storage;
 use OddBench\Input\InputError;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Stock\Fit;
@@ -97,9 +97,7 @@ final readonly class KeepPart
     {
         $jpeg = $this->draw->jpeg($bytes, 'photograph', self::PHOTO_PX);
         $path = 'parts/'.sha1($jpeg).'.jpg';
-        if (! Storage::put($path, $jpeg)) {
-            throw Refused::because('photograph', 'The photograph could not be kept: the disk for files does not take it. Try again, or tell whoever looks after the server.');
-        }
+        KeptFile::put($path, $jpeg, 'photograph', 'photograph');
         $part->update(['photo' => $path]);
     }
 

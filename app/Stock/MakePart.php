@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
+use App\Api\KeptFile;
 use App\Api\Refused;
 use App\Shop\Person;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Storage;
 use OddBench\Input\Contents;
 use OddBench\Input\InputError;
 use OddBench\Instruments\Gcode;
@@ -49,9 +49,7 @@ final readonly class MakePart
             throw InputError::at('file', $bytes === '' ? 'The file is empty.' : 'The file is larger than 32 MB.');
         }
         $path = 'recipes/'.sha1($bytes).".{$kind}";
-        if (! Storage::put($path, $bytes)) {
-            throw Refused::because('file', 'The file could not be kept: the disk for files does not take it. Try again, or tell whoever looks after the server.');
-        }
+        KeptFile::put($path, $bytes, 'file', 'file');
         $recipe->update(['file' => $path, 'file_name' => basename($name), ...($kind === 'gcode' ? $this->read($recipe, $bytes) : [])]);
     }
 

@@ -97,6 +97,7 @@ adopt_older_place() {
     rm -f "$STATE/ports"
     read_ports
   fi
+  rm -rf "$STATE/nginx.conf" "$STATE/php-fpm.conf" "$STATE/tmp"
   if [ "$(id -u)" -eq 0 ] && [ -d "$STATE/storage" ] && [ -z "$(find "$STATE/storage" -maxdepth 0 -group odd-bench -perm -2070)" ]; then
     # links are not followed, and the system forbids hard links to what is not one's own
     chown -hR "$WORK_USER:odd-bench" "$STATE/storage" "$STATE/cache"

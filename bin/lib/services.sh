@@ -6,16 +6,19 @@ supervise() { (cd / && supervisorctl -c "$ETC/supervisord.conf" "$@") 9>&-; }
 
 supervised() { [ -e "$ETC/supervisord.conf" ] && supervise pid >/dev/null 2>&1; }
 
-# runs NAME: whether the supervisor holds it running
-runs() { [ -e "$ETC/supervisord.conf" ] && supervise status "$1" 2>/dev/null | grep -q ' RUNNING '; }
+# look: asks the supervisor once how everything stands; runs NAME: whether it held that one running then
+look() { STANDING="$([ ! -e "$ETC/supervisord.conf" ] || supervise status 2>/dev/null || true)"; }
+
+runs() { grep -qE "^$1 +RUNNING " <<<"$STANDING"; }
 
 choose_ports() { # default web port, default database port
   local web="${WANT_PORT:-${WEB_PORT:-$1}}" db="${WANT_DB_PORT:-${DB_PORT:-$2}}" port other
+  look
   # what runs under its own port stays up until the new one is known to be free
-  if { [ "$web" != "${WEB_PORT:-}" ] || ! runs nginx; } && port_taken "$web" && ! ours_left; then
+  if { [ "$web" != "${WEB_PORT:-}" ] || ! runs nginx; } && port_taken "$web"; then
     fail "Port $web is in use by another program." "Choose another: bin/odd-bench up --port $(free_port $((web + 1)))"
   fi
-  if { [ "$db" != "${DB_PORT:-}" ] || ! runs db; } && port_taken "$db" && ! ours_left; then
+  if { [ "$db" != "${DB_PORT:-}" ] || ! runs db; } && port_taken "$db"; then
     fail "Port $db, wanted for the database, is in use by another program." "Choose another: bin/odd-bench up --db-port $(free_port $((db + 1)))"
   fi
   WEB_PORT="$web" DB_PORT="$db"
@@ -62,7 +65,6 @@ end_what_is_left() {
 
 supervisor_up() {
   if supervised; then return 0; fi
-  end_what_is_left
   rm -f "$RUN/supervisor.sock"
   if [ -d /run/systemd/system ] && { [ "$(id -u)" -eq 0 ] || command -v sudo >/dev/null 2>&1; }; then
     write_unit | as_root tee "/etc/systemd/system/$INSTANCE.service" >/dev/null
@@ -172,6 +174,8 @@ site_artisan() {
 
 services_up() { # default ports
   make_place
+  # its supervisor was killed: what it left running holds the ports
+  if ours_left; then step "What was left running" end_what_is_left; fi
   choose_ports "$1" "$2"
   make_secrets
   write_environment
@@ -224,23 +228,17 @@ database_up() {
 
 programs_up() {
   supervise update
-  local name
-  for name in php nginx worker prover clerk clock; do
-    supervise start "$name" >/dev/null 2>&1 || true
-    program_wait "$name"
-  done
+  programs_wait php nginx worker prover clerk clock
 }
 
 rigs_up() {
   write_rig_programs
   site_artisan odd-bench:demo --printers
   supervise update
-  local port name
+  programs_wait rig-1 rig-2 rig-3
+  local port name i
   for port in 1 2 3; do
     name="RIG_PORT_$port"
-    supervise start "rig-$port" >/dev/null 2>&1 || true
-    program_wait "rig-$port"
-    local i
     for i in $(seq 1 100); do
       if port_taken "${!name}"; then continue 2; fi
       sleep 0.1
@@ -251,14 +249,19 @@ rigs_up() {
 }
 
 # running means that it has stayed up for a second; a dead one is not “done”
-program_wait() {
-  local i
-  for i in $(seq 1 150); do
-    if runs "$1"; then return 0; fi
-    sleep 0.1
+programs_wait() {
+  local i name down=""
+  for i in $(seq 1 60); do
+    look
+    down=""
+    for name in "$@"; do runs "$name" || down+=" $name"; done
+    [ -n "$down" ] || return 0
+    # what was stopped by hand, or has never been started
+    for name in $down; do grep -qE "^$name +(STOPPED|EXITED|FATAL)" <<<"$STANDING" && supervise start "$name" >/dev/null 2>&1; done
+    sleep 0.2
   done
-  supervise status "$1" >&2 || true
-  tail -n 20 "$STATE/log/$1.log" >&2 || true
+  printf '%s\n' "$STANDING" >&2
+  for name in $down; do tail -n 20 "$STATE/log/$name.log" >&2 || true; done
   return 1
 }
 

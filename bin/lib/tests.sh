@@ -69,6 +69,6 @@ test_api_types() {
 }
 
 test_php() {
-  pg_admin -U odd_bench_admin -d postgres -c 'CREATE DATABASE odd_bench_test OWNER odd_bench'
+  pg_admin -U odd_bench_admin -d postgres -c 'CREATE DATABASE odd_bench_test OWNER odd_bench' -c 'CREATE DATABASE odd_bench_old OWNER odd_bench' -c 'CREATE DATABASE odd_bench_race OWNER odd_bench'
   DB_PORT="$DB_PORT" DB_PASSWORD="$(db_password)" vendor/bin/phpunit --testsuite Core,Feature
 }

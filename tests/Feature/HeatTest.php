@@ -8,8 +8,6 @@ use App\Proof\ProofRun;
 use App\Proof\Runner\Clerk;
 use App\Proof\Runner\Link;
 use App\Proof\Runner\Prover;
-use OddBench\Rig\Numbers;
-use OddBench\Rig\Printer;
 use OddBench\Rig\Server;
 
 /** One rule for heat, through a real socket and real files: off first, whatever is lost, and said on every screen until it is off. */
@@ -37,7 +35,7 @@ final class HeatTest extends ProofRunCase
         $this->serveFor(0.2);
         $this->prover = $this->app->make(Prover::class);
         $off = false;
-        $this->turnUntil( function () use (&$off): bool {
+        $this->turnUntil(function () use (&$off): bool {
             $off = $off || $this->target() === 0.0;
 
             return $off;

@@ -6,14 +6,13 @@ namespace Tests\Feature;
 
 use App\Proof\KeepRises;
 use App\Proof\ProofRun;
-use App\Proof\RunQuery;
 use App\Proof\Runner\Clerk;
+use App\Proof\RunQuery;
 use App\Shop\Role;
 use Illuminate\Support\Facades\DB;
 use OddBench\Proof\Run\Packed;
 use OddBench\Proof\Run\Sample;
 use OddBench\Rig\Fault;
-use OddBench\Rig\Numbers;
 use OddBench\Rig\Printer;
 
 /** A proof run through a real socket to the simulated printer, and every way the link can fail. */

@@ -182,6 +182,7 @@ final class Session
         if ($this->run->runs() || $this->heated) {
             return true;
         }
+
         // what was never heated is told to stay off, and nobody waits long for its answer
         return $this->off !== null && $this->linked && $t - ($this->confirmedAt ?? $this->offSince) < self::LINGERS_S;
     }

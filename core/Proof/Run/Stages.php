@@ -120,11 +120,16 @@ final readonly class Stages
      */
     private function cools(callable $cold): Generator
     {
-        $from = $this->log->now;
-        while (! $cold() && $this->log->now - $from < self::COOLS_S) {
+        if ($cold()) {
+            return;
+        }
+        for ($from = $this->log->now; $this->log->now - $from < self::COOLS_S;) {
             [$hotend, $bed] = [$this->temperature('hotend'), $this->temperature('bed')];
-            for ($until = $this->log->now + 60.0; $this->log->now < $until && ! $cold();) {
+            for ($until = $this->log->now + 60.0; $this->log->now < $until;) {
                 yield Want::time(5.0);
+                if ($cold()) {
+                    return;
+                }
             }
             if (max($hotend - $this->temperature('hotend'), $bed - $this->temperature('bed')) < self::COOLS_C) {
                 return;
