@@ -17,7 +17,8 @@ final class KeptFile
      */
     public static function put(string $path, $contents, string $field, string $what): void
     {
-        $part = "{$path}.part";
+        // of several who keep the same at once each writes a part of its own
+        $part = $path.'.'.bin2hex(random_bytes(6)).'.part';
         $size = is_string($contents) ? strlen($contents) : (int) (fstat($contents)['size'] ?? 0);
         try {
             if (Storage::put($part, $contents) && Storage::size($part) === $size && Storage::move($part, $path)) {

@@ -106,6 +106,15 @@ final class StockFilesTest extends BenchTestCase
         self::assertSame('white tube', $part->refresh()->words);
     }
 
+    public function test_a_table_in_another_encoding_is_read(): void
+    {
+        foreach (['UTF-16LE' => "\xFF\xFE", 'CP1252' => ''] as $encoding => $mark) {
+            $file = $this->bring('parts', $mark.iconv('UTF-8', $encoding, "number;name;class;bin\n{$encoding};Röhrchen weiß;liner;C4\n"));
+            $this->send('POST', "/stock-files/{$file->json('id')}/apply", ['onlySound' => false])->assertOk();
+            self::assertSame('Röhrchen weiß', Part::numbered($encoding)->name);
+        }
+    }
+
     public function test_a_price_that_is_rather_a_slip_is_said(): void
     {
         $this->part(10);
@@ -120,7 +129,9 @@ final class StockFilesTest extends BenchTestCase
         $this->assertRefused($this->bring('parts', "number,nmae,class,bin\n"), 422, 'file', 'Is it “name”?');
         $this->assertRefused($this->bring('parts', "number,name,class\n"), 422, 'file', 'lacks the column bin');
         $this->assertRefused($this->bring('stock', "on_hand\n1\n"), 422, 'file', 'says which part is meant');
-        $this->assertRefused($this->bring('stock', "\xFF\xFEn\0u\0"), 422, 'file', 'not UTF-8');
+        $this->assertRefused($this->bring('stock', "\xFF\xFEn\0u\0"), 422, 'file', 'a column “nu”');
+        $this->assertRefused($this->bring('stock', "PK\x03\x04\x14\0\x06\0"), 422, 'file', 'a workbook');
+        $this->assertRefused($this->bring('stock', "\x1F\x8B\x08\0"), 422, 'file', 'a packed file');
         self::assertSame(0, StockFile::query()->count());
         $this->bring('people', "a\n")->assertStatus(415);
     }

@@ -94,8 +94,8 @@ final readonly class Stages
         $now = $this->sample('The printer reports no temperatures. Its firmware must know M155.');
         $warm = $now->hotend > self::ROOM[1] || $now->bed > self::ROOM[1] || abs($now->hotend - $now->bed) > self::APART;
         if ($warm) {
-            yield from $this->cools(fn (): bool => max($this->temperature('hotend'), $this->temperature('bed')) <= self::ROOM[1] && abs($this->temperature('hotend') - $this->temperature('bed')) <= self::APART);
-            $now = $this->sample('The printer reports no temperatures any more.');
+            yield from $this->cools(static fn (Sample $s): bool => max($s->hotend, $s->bed) <= self::ROOM[1] && abs($s->hotend - $s->bed) <= self::APART);
+            $now = $this->now();
         }
         foreach (['hot end' => [$now->hotend, 'reads-impossible'], 'bed' => [$now->bed, 'bed-reads-wrong']] as $name => [$c, $finding]) {
             if ($c < self::ROOM[0] || $c > self::ROOM[1]) {
@@ -115,26 +115,26 @@ final readonly class Stages
     /**
      * Waits while what is still warm from before cools; ends when it is cold enough, or when it does not fall any more.
      *
-     * @param  callable(): bool  $cold
+     * @param  callable(Sample): bool  $cold
      * @return Generator<int, Want, mixed, void>
      */
     private function cools(callable $cold): Generator
     {
-        if ($cold()) {
-            return;
-        }
-        for ($from = $this->log->now; $this->log->now - $from < self::COOLS_S;) {
-            [$hotend, $bed] = [$this->temperature('hotend'), $this->temperature('bed')];
-            for ($until = $this->log->now + 60.0; $this->log->now < $until;) {
+        $now = $this->now();
+        for ($from = $this->log->now; ! $cold($now) && $this->log->now - $from < self::COOLS_S;) {
+            $before = $now;
+            for ($until = $this->log->now + 60.0; ! $cold($now) && $this->log->now < $until; $now = $this->now()) {
                 yield Want::time(5.0);
-                if ($cold()) {
-                    return;
-                }
             }
-            if (max($hotend - $this->temperature('hotend'), $bed - $this->temperature('bed')) < self::COOLS_C) {
+            if (max($before->hotend - $now->hotend, $before->bed - $now->bed) < self::COOLS_C) {
                 return;
             }
         }
+    }
+
+    private function now(): Sample
+    {
+        return $this->sample('The printer reports no temperatures any more.');
     }
 
     /** @return Generator<int, Want, mixed, Shown> */
@@ -160,7 +160,7 @@ final readonly class Stages
         $target = $hot ? $this->plan->hotendC : $this->plan->bedC;
         $name = $hot ? 'Hot end' : 'Bed';
         yield Want::ok(($hot ? 'M104' : 'M140').' S0');
-        yield from $this->cools(fn (): bool => $this->temperature($what) <= ($hot ? self::COLD_HOTEND_C : self::COLD_BED_C));
+        yield from $this->cools(static fn (Sample $s): bool => $hot ? $s->hotend <= self::COLD_HOTEND_C : $s->bed <= self::COLD_BED_C);
         $began = $this->log->now;
         $from = $this->temperature($what);
         try {
@@ -411,7 +411,7 @@ final readonly class Stages
 
     private function temperature(string $what): float
     {
-        $now = $this->sample('The printer reports no temperatures any more.');
+        $now = $this->now();
 
         return $what === 'bed' ? $now->bed : $now->hotend;
     }
