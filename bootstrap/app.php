@@ -63,7 +63,11 @@ $app = Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([OddBench\Input\InputError::class, App\Api\Refused::class, App\Api\Stale::class]);
-        $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') ? Problem::for($e)->response() : null);
+        $exceptions->render(fn (Throwable $e, Request $request) => match (true) {
+            $request->is('api/*') => Problem::for($e)->response(),
+            Problem::isAway($e) => response()->view('away', status: 503, headers: ['Retry-After' => 2]),
+            default => null,
+        });
     })
     ->create();
 

@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use OddBench\Intake\Station;
 use OddBench\Knowledge\Knowledge;
+use OddBench\Shop\DiskRoom;
 
 /** Reads the bench: every open job, grouped by what it waits for. */
 final readonly class BenchQuery
@@ -25,7 +26,7 @@ final readonly class BenchQuery
         'to-go' => 'Ready to go',
     ];
 
-    public function __construct(private Knowledge $knowledge, private NextStep $next, private ServiceDueQuery $service)
+    public function __construct(private Knowledge $knowledge, private NextStep $next, private ServiceDueQuery $service, private DiskRoom $disk)
     {
     }
 
@@ -59,6 +60,7 @@ final readonly class BenchQuery
             now: now()->toIso8601String(),
             timers: array_values(Timer::query()->with('job.machine')->whereNull('stopped_at')->orderBy('rings_at')->limit(40)->get()->map(TimerView::of(...))->all()),
             service: $this->service->read(),
+            diskLow: $this->disk->isLow() ? $this->disk->words() : null,
         );
     }
 

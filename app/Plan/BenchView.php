@@ -28,6 +28,7 @@ final readonly class BenchView extends View
         #[OA\Property] public string $now,
         #[OA\Property(type: 'array', items: new OA\Items(ref: TimerView::class))] public array $timers,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ServiceLine::class))] public array $service,
+        #[OA\Property(description: 'said when the disk is nearly full')] public ?string $diskLow,
     ) {
     }
 }

@@ -15,9 +15,15 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
+use OddBench\Shop\DiskRoom;
 
 final class ShopServiceProvider extends ServiceProvider
 {
+    public function register(): void
+    {
+        $this->app->bind(DiskRoom::class, static fn (): DiskRoom => new DiskRoom(max(0.0, (float) @disk_free_space(storage_path())), max(1.0, (float) @disk_total_space(storage_path()))));
+    }
+
     public function boot(): void
     {
         // whatever name or port the page is reached by

@@ -53,6 +53,11 @@
 <div class="grid lg:min-h-[calc(100vh-7.6rem)] lg:grid-cols-[minmax(0,1fr)_330px]">
   <main class="min-w-0 px-4 py-4 md:px-5">
     <h1 class="sr-only">Bench</h1>
+    {#if bench.data?.diskLow}
+      <p role="status" class="mb-3 border-l-4 border-waiting bg-waiting-wash px-3 py-2 text-waiting">
+        ◆ {bench.data.diskLow}
+      </p>
+    {/if}
     {#if bench.isError}
       <p role="alert" class="text-out">✕ {bench.error.message}</p>
     {:else if bench.data && lines.length === 0}

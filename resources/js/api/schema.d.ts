@@ -1749,6 +1749,8 @@ export interface components {
             now: string;
             timers: components["schemas"]["TimerView"][];
             service: components["schemas"]["ServiceLine"][];
+            /** @description said when the disk is nearly full */
+            diskLow: string | null;
         };
         /** @description What is counted in a bin. */
         BinSheetView: {
