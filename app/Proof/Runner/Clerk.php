@@ -38,7 +38,7 @@ final class Clerk
     {
         $known = $this->files->runs('order');
         $runs = ProofRun::query()->with(['job.machine', 'person'])->where(static fn ($q) => $q->whereNull('ended_at')->orWhereIn('heat', ['hot', 'unconfirmed'])->orWhereIn('id', $known))->orderBy('id')->get();
-        file_put_contents("{$this->files->folder}/clerk.alive", (string) hrtime(true));
+        $this->files->beat();
         $tagged = RedTag::query()->whereNull('off_at')->whereIn('machine_id', $runs->pluck('machine_id'))->pluck('machine_id')->all();
         foreach ($runs as $run) {
             $this->order($run);

@@ -175,8 +175,7 @@ final class Link
             $this->send();
             $this->files->forget($this->run, $kind);
         }
-        $beat = (int) @file_get_contents("{$this->files->folder}/clerk.alive") / 1e9;
-        if ($this->session->run->runs() && $this->session->hot() && (Clock::s() - $beat > self::NOBODY_CAN_STOP_S || $beat > Clock::s() + 1)) {
+        if ($this->session->run->runs() && $this->session->hot() && $this->files->beatAge() > self::NOBODY_CAN_STOP_S) {
             $this->session->stop($now, 'The database is away, so nobody could have stopped it.');
         }
     }

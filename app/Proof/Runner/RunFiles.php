@@ -68,6 +68,20 @@ final readonly class RunFiles
         return "{$this->folder}/{$run}.{$kind}";
     }
 
+    /** The database answers: whoever reads this knows that a run can be stopped from the page. */
+    public function beat(): void
+    {
+        self::whole("{$this->folder}/clerk.alive", (string) hrtime(true), false);
+    }
+
+    /** @return float s since then; without end when it never did, or not since this machine was started */
+    public function beatAge(): float
+    {
+        $age = (hrtime(true) - (int) @file_get_contents("{$this->folder}/clerk.alive")) / 1e9;
+
+        return $age < -1.0 ? INF : $age;
+    }
+
     /** @throws RuntimeException when the disk does not take it */
     public static function whole(string $path, string $text, bool $sure): void
     {

@@ -82,9 +82,9 @@
   } as const;
   const heatWords = {
     cold: '',
-    hot: 'it heats',
-    unconfirmed: 'told to be off, not confirmed: heaters may be on, pull the plug',
-    off: 'heaters off, as the printer itself says',
+    hot: '· it heats',
+    unconfirmed: '· told to be off, not confirmed: heaters may be on, pull the plug',
+    off: '· heaters off, as the printer itself says',
   } as const;
 </script>
 
@@ -183,7 +183,7 @@
       </div>
     {/if}
   {/if}
-  {#if may && run.data && !under}
+  {#if may && run.data && !under && run.data.heat !== 'unconfirmed'}
     {#if opened}
       <form
         class="mt-2"
