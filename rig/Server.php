@@ -23,8 +23,15 @@ final class Server
 
     private float $began;
 
-    /** @param  float  $speed  simulated seconds for each real one */
-    public function __construct(private readonly Printer $printer, string $host, int $port, private readonly float $speed = 1.0)
+    private bool $turned = false;
+
+    private ?float $hotSince = null;
+
+    /**
+     * @param  float  $speed  simulated seconds for each real one
+     * @param  Hostile|null  $hostile  how it goes wrong once it is told to heat
+     */
+    public function __construct(private readonly Printer $printer, string $host, int $port, private readonly float $speed = 1.0, private readonly ?Hostile $hostile = null)
     {
         $listening = @stream_socket_server("tcp://{$host}:{$port}", $code, $message);
         if ($listening === false) {
@@ -68,6 +75,11 @@ final class Server
         }
         $this->printer->advance((self::clock() - $this->began) * $this->speed);
         $said = $this->printer->take();
+        $hostile = $this->isHostile();
+        $said = $hostile?->said($said) ?? $said;
+        if ($hostile === Hostile::Closes && $this->clients !== []) {
+            array_map($this->drop(...), array_keys($this->clients));
+        }
         foreach ($this->clients as $id => $client) {
             $this->unread[$id] .= $said;
             $this->send($id, $client);
@@ -93,13 +105,33 @@ final class Server
 
             return;
         }
-        // somebody at the bench, not at the wire: “@air hotend”, “@air bed”, “@air off”
+        // somebody at the bench, not at the wire: “@air hotend”, “@air bed”, “@air off”; “@target” below
         if (preg_match('/^@air (hotend|bed|off)\s*$/', $bytes, $found) === 1) {
             $this->printer->coolAir($found[1] !== 'off', $found[1] === 'off' ? 'hotend' : $found[1]);
 
             return;
         }
-        $this->printer->receive($bytes);
+        if (trim($bytes) === '@target') {
+            // what its own screen shows, whatever it says on the wire
+            @fwrite($client, sprintf("%.1f\n", $this->printer->hotendTarget()));
+
+            return;
+        }
+        $this->printer->receive($this->isHostile()?->heard($bytes) ?? $bytes);
+    }
+
+    /** It turns on whoever it speaks with once its hot end is told to heat, and stays so. */
+    private function isHostile(): ?Hostile
+    {
+        $this->turned = $this->turned || ($this->hostile !== null && $this->printer->hotendTarget() > 0);
+
+        // a bridge that closes does so while it is hot; then it lets in who switches off
+        return $this->turned && ($this->hostile !== Hostile::Closes || $this->printer->hotendTarget() > 0 && self::clock() - $this->hotSince() < 3.0) ? $this->hostile : null;
+    }
+
+    private function hotSince(): float
+    {
+        return $this->hotSince ??= self::clock();
     }
 
     /** @param  resource  $client */

@@ -22,7 +22,7 @@ command_test() {
   unset WEB_PORT DB_PORT RIG_PORT_1 RIG_PORT_2 RIG_PORT_3
   WANT_PORT="$(free_port 8520)" WANT_DB_PORT="$(free_port 8531)" PG_FSYNC=off PROVER_SPEED=20
   services_up 8520 8531
-  if [ "$only" != browser ]; then loud "PHPUnit" test_php; fi
+  if [ "$only" != browser ]; then loud "PHPUnit" test_php; loud "Drill" env -u PG_FSYNC "$ROOT/bin/odd-bench" drill; fi
   if [ "$only" != php ]; then
     step "Demo shop" site_artisan odd-bench:demo --if-empty
     services_wait
@@ -70,5 +70,5 @@ test_api_types() {
 
 test_php() {
   pg_admin -U odd_bench_admin -d postgres -c 'CREATE DATABASE odd_bench_test OWNER odd_bench' -c 'CREATE DATABASE odd_bench_old OWNER odd_bench' -c 'CREATE DATABASE odd_bench_race OWNER odd_bench'
-  DB_PORT="$DB_PORT" DB_PASSWORD="$(db_password)" vendor/bin/phpunit --testsuite Core,Feature
+  DB_PORT="$DB_PORT" DB_PASSWORD="$(db_password)" vendor/bin/phpunit --testsuite Core,Feature,Races
 }

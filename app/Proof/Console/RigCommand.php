@@ -8,6 +8,7 @@ use App\Proof\StageProofs;
 use Illuminate\Console\Command;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Rig\Fault;
+use OddBench\Rig\Hostile;
 use OddBench\Rig\Numbers;
 use OddBench\Rig\Printer;
 use OddBench\Rig\Server;
@@ -16,7 +17,7 @@ use RuntimeException;
 /** Starts a simulated printer on a port. */
 final class RigCommand extends Command
 {
-    protected $signature = 'odd-bench:rig {--family=tern-220} {--fault=* : what is wrong with it, hidden from who connects} {--port=8641} {--host=127.0.0.1 : other machines reach it only when you name another address} {--speed=1 : simulated seconds for each real one} {--seed=1} {--for= : stop after so many real seconds} {--air= : hold cool air to the running one on that port: hotend, bed or off}';
+    protected $signature = 'odd-bench:rig {--family=tern-220} {--fault=* : what is wrong with it, hidden from who connects} {--port=8641} {--host=127.0.0.1 : other machines reach it only when you name another address} {--speed=1 : simulated seconds for each real one} {--seed=1} {--for= : stop after so many real seconds} {--hostile= : how it goes wrong once it is told to heat: silent, closes, storm, huge, busy or deaf} {--air= : hold cool air to the running one on that port: hotend, bed or off}';
 
     protected $description = 'A simulated printer on a TCP port';
 
@@ -34,6 +35,12 @@ final class RigCommand extends Command
 
             return self::INVALID;
         }
+        $hostile = $this->option('hostile') === null ? null : Hostile::tryFrom((string) $this->option('hostile'));
+        if ($this->option('hostile') !== null && $hostile === null) {
+            $this->error('hostile is one of '.implode(', ', array_map(static fn (Hostile $h): string => $h->value, Hostile::cases())).'.');
+
+            return self::INVALID;
+        }
         $family = $knowledge->families[(string) $this->option('family')] ?? null;
         if ($family === null) {
             $this->error('There is no such family. Known: '.implode(', ', array_keys($knowledge->families)).'.');
@@ -43,7 +50,7 @@ final class RigCommand extends Command
         $speed = max(0.1, min(1000.0, (float) $this->option('speed')));
         try {
             $bed = StageProofs::plan([], $family, null)->bed;
-            $server = new Server(new Printer(Numbers::of($family->name, $family->traits, sizeMm: [$bed->xMm, $bed->yMm, $bed->zMm]), array_values(array_filter($faults)), (int) $this->option('seed')), (string) $this->option('host'), (int) $this->option('port'), $speed);
+            $server = new Server(new Printer(Numbers::of($family->name, $family->traits, sizeMm: [$bed->xMm, $bed->yMm, $bed->zMm]), array_values(array_filter($faults)), (int) $this->option('seed')), (string) $this->option('host'), (int) $this->option('port'), $speed, $hostile);
         } catch (RuntimeException $e) {
             $this->error($e->getMessage());
 
