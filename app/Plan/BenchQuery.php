@@ -10,7 +10,6 @@ use App\Repair\Timer;
 use App\Repair\TimerView;
 use App\Safety\RedTag;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Support\Facades\DB;
 use OddBench\Intake\Station;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Shop\DiskRoom;
@@ -121,8 +120,8 @@ final readonly class BenchQuery
 
     private function minutesDone(): int
     {
-        $seconds = WorkSpell::query()->where('began_at', '>=', now()->startOfDay())
-            ->toBase()->sum(DB::raw('extract(epoch from coalesce(ended_at, least(now(), last_seen_at + interval \'30 minutes\')) - began_at)'));
+        $seconds = WorkSpell::query()->where('began_at', '>=', now()->startOfDay())->toBase()
+            ->selectRaw('sum(extract(epoch from coalesce(ended_at, least(?::timestamptz, last_seen_at + interval \'30 minutes\')) - began_at)) AS seconds', [now()->toIso8601String()])->value('seconds');
 
         return (int) round((float) $seconds / 60);
     }

@@ -7,10 +7,10 @@ namespace App\Proof;
 use App\Intake\Job;
 use Illuminate\Support\Facades\DB;
 use OddBench\Intake\Station;
+use OddBench\Proof\Run\HeatStages;
 use OddBench\Proof\Run\Packed;
 use OddBench\Proof\Run\Plan;
 use OddBench\Proof\Run\Sample;
-use OddBench\Proof\Run\Stages;
 
 /** Reads the newest run of a job with its curve. */
 final readonly class RunQuery
@@ -28,7 +28,7 @@ final readonly class RunQuery
         $run = ProofRun::query()->where('job_id', $job->id)->orderByDesc('id')->first();
         $machine = $job->machine;
         if ($run === null) {
-            return new RunView(null, 'none', [], null, [], null, $machine->printer_host, $machine->printer_port, true, [], null, null, 'cold', null, null, null, Stages::SWING_C, $this->offers($job));
+            return new RunView(null, 'none', [], null, [], null, $machine->printer_host, $machine->printer_port, true, [], null, null, 'cold', null, null, null, HeatStages::SWING_C, $this->offers($job));
         }
         $ended = $run->ended_at !== null;
 
@@ -49,7 +49,7 @@ final readonly class RunQuery
             $run->hotend_c,
             $run->bed_c,
             $run->measured_at?->diffInSeconds(now()),
-            Stages::SWING_C,
+            HeatStages::SWING_C,
             $ended ? $this->offers($job) : [],
         );
     }

@@ -77,8 +77,8 @@ final class ImportMovements implements ImportTable
         Movement::query()->insert($moves);
         DB::table('bin_stocks')->upsert(array_values($bins), ['part_id', 'bin'], ['on_hand']);
         $parts = array_values(array_unique($parts));
-        DB::update('UPDATE parts SET on_hand = v.on_hand::int, value_minor = v.value::bigint, updated_at = now() FROM (VALUES '.implode(', ', array_fill(0, count($parts), '(?, ?, ?)')).') AS v (id, on_hand, value) WHERE parts.id = v.id::bigint',
-            array_merge(...array_map(fn (int $id): array => [$id, $this->holdings[$id]->count, $this->holdings[$id]->value], $parts)));
+        DB::update('UPDATE parts SET on_hand = v.on_hand::int, value_minor = v.value::bigint, updated_at = ? FROM (VALUES '.implode(', ', array_fill(0, count($parts), '(?, ?, ?)')).') AS v (id, on_hand, value) WHERE parts.id = v.id::bigint',
+            array_merge([now()], ...array_map(fn (int $id): array => [$id, $this->holdings[$id]->count, $this->holdings[$id]->value], $parts)));
     }
 
     /** @param  array{part_id: int, bin: string|null, kind: string, quantity: int, unit_cost: int|null, batch: string|null, note: string|null}  $row */

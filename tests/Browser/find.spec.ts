@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { atFind, enterAs, fitsAcross, hasNoBarriers, station } from './shop';
+import { expect, type Page } from '@playwright/test';
+import { atFind, enterAs, fitsAcross, hasNoBarriers, station, test } from './shop';
 
 const ranking = (page: Page) => page.locator('section[aria-labelledby=what-it-could-be] li');
 const card = (page: Page) => page.locator('section[aria-labelledby=do-next]');

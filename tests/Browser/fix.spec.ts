@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { atFind, enterAs, fitsAcross, hasNoBarriers, station } from './shop';
+import { expect, type Page } from '@playwright/test';
+import { atFind, enterAs, fitsAcross, hasNoBarriers, station, test } from './shop';
 
 /** Walks a new machine to Fix with a cooked liner. */
 async function atFix(page: Page, family: string): Promise<void> {

@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './shop';
 import { day, factor, hours, money, number, percent, promised, since } from '../../resources/js/ui/format';
 
 // how the page says figures; no browser is needed for these

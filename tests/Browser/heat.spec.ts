@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { atFind, enterAs, fitsAcross, hasNoBarriers } from './shop';
+import { expect, type Page } from '@playwright/test';
+import { atFind, enterAs, fitsAcross, hasNoBarriers, test } from './shop';
 
 const hot = {
   run: 990001,

@@ -2,8 +2,8 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test, type Page } from '@playwright/test';
-import { atFind, enterAs, fitsAcross, hasNoBarriers } from './shop';
+import { expect, type Page } from '@playwright/test';
+import { atFind, enterAs, fitsAcross, hasNoBarriers, test } from './shop';
 
 const folder = mkdtempSync(join(tmpdir(), 'instruments-'));
 

@@ -1,6 +1,6 @@
 import { connect } from 'node:net';
-import { expect, test, type Page } from '@playwright/test';
-import { atFind, enterAs, fitsAcross, hasNoBarriers, station } from './shop';
+import { expect, type Page } from '@playwright/test';
+import { atFind, enterAs, fitsAcross, hasNoBarriers, station, test } from './shop';
 
 const well = process.env['RIG_WELL'];
 const bad = process.env['RIG_BAD'];

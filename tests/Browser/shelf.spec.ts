@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
-import { enterAs, fitsAcross, hasNoBarriers } from './shop';
+import { enterAs, fitsAcross, hasNoBarriers, test } from './shop';
 
 test('a table is tried before it counts, and what it brought is found, bought, received and distrusted', async ({
   page,

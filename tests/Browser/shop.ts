@@ -1,5 +1,14 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page } from '@playwright/test';
+import { expect, test as base, type Page } from '@playwright/test';
+
+/** On the day the server is on: a whole run may be played on another than today's. */
+export const test = base.extend({
+  context: async ({ context }, use) => {
+    const ahead = Number(process.env['SECONDS_AHEAD'] ?? 0);
+    if (ahead !== 0) await context.clock.setSystemTime(Date.now() + ahead * 1000);
+    await use(context);
+  },
+});
 
 /** Comes in as one of the demo people. */
 export async function enterAs(page: Page, name: string): Promise<void> {

@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { hasNoBarriers, station } from './shop';
+import { expect, type Page } from '@playwright/test';
+import { hasNoBarriers, station, test } from './shop';
 
 /** Presses Tab until the thing wanted has the focus. */
 async function tabTo(page: Page, role: string, name: RegExp): Promise<void> {

@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { enterAs, fitsAcross, hasNoBarriers, station } from './shop';
+import { expect, type Page } from '@playwright/test';
+import { enterAs, fitsAcross, hasNoBarriers, station, test } from './shop';
 
 /** Passes the proof that is open, with a value inside its limits where one is measured. */
 async function proveOne(page: Page): Promise<void> {

@@ -7,22 +7,24 @@ namespace App\Shop\Console;
 use App\Machines\Machine;
 use App\Shop\Person;
 use App\Shop\Setting;
+use Database\Seeders\Demo\DemoDates;
 use Database\Seeders\Demo\DemoPrinters;
 use Database\Seeders\Demo\DemoScale;
 use Database\Seeders\Demo\DemoShop;
 use Illuminate\Console\Command;
+use Illuminate\Support\Carbon;
 
 final class DemoCommand extends Command
 {
-    protected $signature = 'odd-bench:demo {--if-empty} {--reset} {--scale : as large as it may become, for measuring} {--printers : point its machines at where the simulated printers listen now} {--force : also when this is no demo shop}';
+    protected $signature = 'odd-bench:demo {--if-empty} {--reset} {--scale : as large as it may become, for measuring} {--today : move the dates of the played story so that it ends today} {--printers : point its machines at where the simulated printers listen now} {--force : also when this is no demo shop}';
 
     protected $description = 'Play the demo shop from its seed';
 
     public function handle(DemoShop $shop, DemoScale $scale): int
     {
-        if ($this->option('printers')) {
+        if ($this->option('printers') || $this->option('today')) {
             if (Setting::isDemo()) {
-                DemoPrinters::point();
+                $this->option('printers') ? DemoPrinters::point() : DemoDates::move(Carbon::now('UTC'));
             }
 
             return self::SUCCESS;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
+use App\Shop\Setting;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -18,10 +19,10 @@ final class DemoDates
 
     private const TEXTS = [['releases', 'sheet'], ['job_events', 'text']];
 
-    /** Moves the played story so that it ends now. */
+    /** Moves the played story so that it ends now; one that was moved before goes on from where it was moved to. */
     public static function move(Carbon $now): void
     {
-        $end = Carbon::parse(self::STORY_ENDS, 'UTC');
+        $end = Carbon::parse(Setting::text('demo_ended_at') ?: self::STORY_ENDS, 'UTC');
         $seconds = (int) $now->timestamp - (int) $end->timestamp;
         $days = (int) $end->copy()->startOfDay()->diffInDays($now->copy()->setTimezone('UTC')->startOfDay());
         DB::transaction(static function () use ($seconds, $days): void {
@@ -36,6 +37,7 @@ final class DemoDates
                 self::words($table, $column, $days);
             }
         });
+        Setting::put('demo_ended_at', $now->copy()->setTimezone('UTC')->format('Y-m-d H:i:s'));
     }
 
     /** @return array<string, array<string, bool>> table => column => whether it is a day without a time */
