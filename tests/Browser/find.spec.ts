@@ -33,7 +33,12 @@ test('findings by pointing, by two keys and by a value; belief moves and the cha
       .first();
     if (await other.isVisible()) await other.click({ timeout: 5000 });
     else if (/^(Mend|Swap)/.test(asked) && (await look.isVisible())) await look.click({ timeout: 5000 });
-    else await page.keyboard.press('c');
+    else
+      // pressed again when the page was not listening yet
+      await expect(async () => {
+        if ((await card(page).locator('h3').innerText()) === asked) await page.keyboard.press('c');
+        await expect(card(page).locator('h3')).not.toHaveText(asked, { timeout: 3000 });
+      }).toPass({ timeout: 20_000 });
     await expect(card(page).locator('h3')).not.toHaveText(asked);
   }
   await page.getByRole('textbox', { name: /Got, of 100/ }).fill('nonsense');

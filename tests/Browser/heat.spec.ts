@@ -32,7 +32,7 @@ test('a printer whose heaters may be on is said on every screen, also before any
   await expect(alarm).toContainText('hot end 205 °C, bed 60 °C, 42 s ago');
   await expect(page.getByRole('button', { name: 'Its plug is pulled' })).toBeHidden();
 
-  await enterAs(page, 'Bo Lindqvist');
+  await enterAs(page, 'Imre Vasalo');
   for (const place of ['/', '/machines', '/shelf', '/guides', '/instruments']) {
     await page.goto(place);
     await expect(alarm).toBeVisible();
@@ -49,7 +49,7 @@ test('a printer whose heaters may be on is said on every screen, also before any
 test('a runner that says nothing new while something is hot is an alarm of its own', async ({ page }) => {
   await told(page, [hot]);
   await page.goto('/');
-  await expect(page.getByRole('button', { name: 'Bo Lindqvist' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Imre Vasalo' })).toBeVisible();
   await expect(page.getByRole('alert')).toBeHidden();
   await told(page, [hot], new Date(Date.now() - 60_000));
   await expect(page.getByRole('alert')).toContainText('The runner is not heard of');
@@ -58,7 +58,7 @@ test('a runner that says nothing new while something is hot is an alarm of its o
 });
 
 test('a write whose answer is a 503 is sent again with its key and done once', async ({ page }) => {
-  await enterAs(page, 'Bo Lindqvist');
+  await enterAs(page, 'Imre Vasalo');
   await atFind(page, 'Tern 220', 'clicks');
   const keys: string[] = [];
   await page.route('**/api/v1/jobs/*/hands', async (route) => {
