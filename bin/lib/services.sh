@@ -34,11 +34,14 @@ choose_ports() { # default web port, default database port
   write_ports
 }
 
-# Processes of this instance: those that were started with one of its files or folders, as the kernel tells it.
+# Processes of this instance: one of its users runs one of its programs, started with one of its files or by its supervisor, as the
+# kernel tells it. Somebody's editor on one of those files is none.
 ours() {
   local process
   for process in /proc/[0-9]*; do
     case "${process#/proc/}" in "$$" | "$PPID" | "$BASHPID") continue ;; esac
+    case "$(stat -c %U "$process" 2>/dev/null)" in "$WORK_USER" | "$WEB_USER" | "$DB_USER" | root) ;; *) continue ;; esac
+    case "$(basename "$(readlink "$process/exe" 2>/dev/null)")" in postgres | nginx | php-fpm* | php | php[0-9]* | python3*) ;; *) continue ;; esac
     if tr '\0' ' ' <"$process/cmdline" 2>/dev/null | grep -qF -- "$ETC/" || tr '\0' '\n' <"$process/environ" 2>/dev/null | grep -qxF "SUPERVISOR_SERVER_URL=unix://$RUN/supervisor.sock"; then
       printf '%s\n' "${process#/proc/}"
     fi

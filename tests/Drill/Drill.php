@@ -31,6 +31,7 @@ final class Drill
         $this->line('database killed while hot', $this->databaseKilled(...));
         $this->line('database away while hot', $this->databaseAway(...));
         $this->line('wall clock set by an hour', $this->clock(...));
+        $this->line('what the web server says itself', $this->webServer(...));
         $this->line('disk for files full', $this->disk(...));
         if ($this->long) {
             $this->line('every write route, by eight', $this->routes(...));
@@ -258,6 +259,29 @@ final class Drill
         $this->site->noPrinter($port);
 
         return sprintf('warm-up and hold took their %.0f s; Stop heard in %.2f s after it was set back', 20 * $held, $stop);
+    }
+
+    private function webServer(): string
+    {
+        [$status, $answer] = $this->site->desk->send('POST', '/stock-files/parts', str_repeat('x', 33 * 1024 * 1024), within: 30);
+        $this->must($status === 413 && str_contains((string) ($answer['detail'] ?? ''), 'over 32 MB'), "33 MB are answered {$status} ".json_encode($answer));
+        $this->site->supervise('stop', 'php');
+        try {
+            [$status, $answer] = $this->site->desk->send('POST', '/jobs', ['kind' => 'repair']);
+            $this->must($status === 503 && ($answer['status'] ?? 0) === 503 && ($answer['detail'] ?? '') !== '', "without PHP it is {$status} ".json_encode($answer));
+        } finally {
+            $this->site->supervise('start', 'php');
+        }
+        $this->site->supervise('stop', 'db');
+        try {
+            [$status, $answer] = $this->site->desk->send('POST', '/jobs', ['kind' => 'repair']);
+            $this->must($status === 503 && str_contains((string) ($answer['detail'] ?? ''), 'database is away'), "without the database it is {$status} ".json_encode($answer));
+        } finally {
+            $this->site->supervise('start', 'db');
+            $this->site->wait(fn (): bool => $this->site->answers(), 20);
+        }
+
+        return '413, 503 without PHP and 503 without the database are problem documents in words';
     }
 
     private function disk(): string

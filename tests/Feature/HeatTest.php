@@ -46,6 +46,19 @@ final class HeatTest extends ProofRunCase
         self::assertSame('off', $run->heat);
     }
 
+    public function test_a_runner_that_was_away_for_long_switches_off_and_does_not_go_on_by_itself(): void
+    {
+        $run = $this->hot();
+        $said = (array) $this->files->read($run->id, 'said');
+        $this->files->write($run->id, 'said', ['at' => microtime(true) - 3600] + $said);
+        $this->prover = $this->app->make(Prover::class);
+        $this->turnUntil(fn (): bool => ($this->files->read($run->id, 'said')['heat'] ?? '') === 'off');
+        $this->isOff();
+        $this->app->make(Clerk::class)->turn();
+        self::assertSame(['stopped', 'off'], [$run->refresh()->state, $run->heat]);
+        self::assertStringContainsString('away for too long', (string) $run->said);
+    }
+
     public function test_a_bridge_that_closes_is_reached_again_and_every_screen_is_told_until_it_is_off(): void
     {
         $run = $this->hot();

@@ -22,6 +22,9 @@ final class Link
 
     private const KEEP_S = 1.0;
 
+    /** s; who was away for longer does not go on by itself: nobody may be beside the printer any more */
+    private const GOES_ON_WITHIN_S = 900.0;
+
     /** s without the database: nobody could stop a run from the page, so nothing stays hot */
     private const NOBODY_CAN_STOP_S = 15.0;
 
@@ -83,6 +86,11 @@ final class Link
             // over, but not known to be off
             $this->ended = ['state' => (string) $said['state'], 'said' => (string) ($said['said'] ?? '')];
             $run->stop($from, '');
+        } elseif (is_numeric($said['at'] ?? null)) {
+            $away = microtime(true) - (float) $said['at'];
+            if ($away > self::GOES_ON_WITHIN_S || $away < -60.0) {
+                $run->stop($from, 'The runner was away for too long to go on by itself. Stand beside the printer and run it again.');
+            }
         }
     }
 

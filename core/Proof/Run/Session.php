@@ -257,6 +257,10 @@ final class Session
         if (! $this->run->runs()) {
             return;
         }
+        if ($t - $this->demandedAt > $this->patience * self::BLIND_S) {
+            // an answer that was lost is not waited for: the next one is the run’s own
+            $this->demanded = 0;
+        }
         $hot = $this->asked->heats();
         $age = $this->last === null ? INF : $t - $this->last->t;
         if ($hot && $age > $this->patience * self::BLIND_S && $t - $this->hotSince > $this->patience * self::BLIND_S) {
