@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { atFind, enterAs, fitsAcross, hasNoBarriers, station, test } from './shop';
+import { atFind, enterAs, fitsAcross, hasNoBarriers, now, onTheDay, station, test } from './shop';
 
 /** Walks a new machine to Fix with a cooked liner. */
 async function atFix(page: Page, family: string): Promise<void> {
@@ -113,11 +113,11 @@ test('a guide: its steps fill the tray, its clock rings on another screen after 
   await hasNoBarriers(page, 'guide in a job');
 
   // somebody else sees the same clock; moved on, it rings there until it is stopped
-  const elsewhere = await browser.newContext();
+  const elsewhere = await onTheDay(await browser.newContext());
   const other = await elsewhere.newPage();
   await enterAs(other, 'Ada Morrow');
   await expect(other.getByRole('link', { name: /cool down 1[12]:\d\d/ })).toBeVisible();
-  await other.clock.install({ time: Date.now() + 13 * 60_000 });
+  await other.clock.install({ time: now() + 13 * 60_000 });
   await other.goto('/guides');
   await expect(other.getByRole('alert').getByText('Time is up: cool down')).toBeVisible();
   await other.getByRole('alert').getByRole('button', { name: 'Stop' }).click();

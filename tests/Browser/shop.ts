@@ -1,13 +1,17 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test as base, type Page } from '@playwright/test';
+import { expect, test as base, type BrowserContext, type Page } from '@playwright/test';
 
-/** On the day the server is on: a whole run may be played on another than today's. */
+/** The time it is where the server is: a whole run may be played on another day than today. */
+export const now = (): number => Date.now() + Number(process.env['SECONDS_AHEAD'] ?? 0) * 1000;
+
+/** A browser whose clock goes as the server's. */
+export async function onTheDay(context: BrowserContext): Promise<BrowserContext> {
+  if (process.env['SECONDS_AHEAD']) await context.clock.setSystemTime(now());
+  return context;
+}
+
 export const test = base.extend({
-  context: async ({ context }, use) => {
-    const ahead = Number(process.env['SECONDS_AHEAD'] ?? 0);
-    if (ahead !== 0) await context.clock.setSystemTime(Date.now() + ahead * 1000);
-    await use(context);
-  },
+  context: async ({ context }, use) => use(await onTheDay(context)),
 });
 
 /** Comes in as one of the demo people. */
