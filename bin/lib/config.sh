@@ -147,7 +147,7 @@ http {
     add_header Referrer-Policy same-origin always;
     add_header Content-Security-Policy "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'self'; base-uri 'none'" always;
     error_page 413 @large;
-    error_page 502 504 @away;
+    error_page 502 504 =503 @away;
     location @large {
       default_type application/problem+json;
       return 413 '$(problem 413 "Content Too Large" "The file is over 32 MB, which is the most that is taken. Send a smaller one, or use bin/odd-bench compute, which takes any.")';
