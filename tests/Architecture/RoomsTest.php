@@ -50,7 +50,7 @@ final class RoomsTest
     public function test_what_speaks_with_printers_lives_without_the_database(): Rule
     {
         return PHPat::rule()
-            ->classes(Selector::classname('App\Proof\Runner\Link'), Selector::classname('App\Proof\Runner\Prover'), Selector::classname('App\Proof\Runner\RunFiles'), Selector::classname('App\Proof\Console\ProverCommand'))
+            ->classes(Selector::classname('App\Proof\Runner\Link'), Selector::classname('App\Proof\Runner\Wire'), Selector::classname('App\Proof\Runner\Prover'), Selector::classname('App\Proof\Runner\RunFiles'), Selector::classname('App\Proof\Console\ProverCommand'))
             ->shouldNotDependOn()
             ->classes(Selector::inNamespace('Illuminate\Database'), Selector::classname('Illuminate\Support\Facades\DB'), Selector::classname('App\Proof\ProofRun'))
             ->because('a database that is away or hangs must not keep a heater on');

@@ -15,11 +15,6 @@ use Throwable;
  */
 final class Link
 {
-    private const CONNECT_S = 8.0;
-
-    /** s between two tries to reach a printer that may be hot: the first, the longest, and how much longer each time */
-    private const AGAIN_S = [0.3, 15.0, 1.7];
-
     private const KEEP_S = 1.0;
 
     /** s; who was away for longer does not go on by itself: nobody may be beside the printer any more */
@@ -30,20 +25,9 @@ final class Link
 
     private Session $session;
 
-    /** @var resource|null */
-    private $socket = null;
-
-    private bool $connecting = false;
-
-    private string $unsent = '';
+    private readonly Wire $wire;
 
     private float $zero;
-
-    private float $connectAt;
-
-    private float $connectedBy = INF;
-
-    private float $pause = self::AGAIN_S[0];
 
     private float $keptAt = -INF;
 
@@ -81,7 +65,7 @@ final class Link
         $from = is_numeric($said['t'] ?? null) ? 60 * (1 + floor((float) $said['t'] / 60)) : 0.0;
         $this->zero = Clock::s() - $from / $speed;
         $this->sampled = $from - 1e-9;
-        $this->connectAt = Clock::s();
+        $this->wire = new Wire("{$order['host']}:{$order['port']}");
         if (($said['ended'] ?? false) === true) {
             // over, but not known to be off
             $this->ended = ['state' => (string) $said['state'], 'said' => (string) ($said['said'] ?? '')];
@@ -96,7 +80,7 @@ final class Link
 
     public function address(): string
     {
-        return "{$this->order['host']}:{$this->order['port']}";
+        return $this->wire->address;
     }
 
     /** Its run has ended and its heaters are off; it is only looked at a little longer. */
@@ -108,7 +92,7 @@ final class Link
     /** @return resource|null what it listens to */
     public function socket()
     {
-        return $this->connecting ? null : $this->socket;
+        return $this->wire->socket();
     }
 
     /** One round; false when the run has ended, its heaters are known to be off and everything is written down. */
@@ -126,7 +110,7 @@ final class Link
         if ($this->session->wantsLink($now)) {
             return true;
         }
-        $this->close();
+        $this->wire->close();
 
         return ! $this->keep($now, true);
     }
@@ -148,7 +132,7 @@ final class Link
         if ($heated && $said !== null) {
             $this->files->write($this->run, 'said', ['heat' => $this->session->hot() ? 'unconfirmed' : 'off'] + $said);
         }
-        $this->close();
+        $this->wire->close();
     }
 
     /** @return array<string, mixed> what every screen is told of this printer */
@@ -188,71 +172,19 @@ final class Link
         }
     }
 
+    /** Tried again with growing pauses as long as something may be hot. */
     private function talk(float $now): void
     {
-        if ($this->socket === null) {
-            $this->connect($now);
-
-            return;
+        [$what, $said] = $this->wire->look();
+        match ($what) {
+            'connected' => $this->session->connected($now),
+            'gone' => $this->session->lost($now, $said),
+            'bytes' => $this->session->bytes($now, $said),
+            'nothing' => null,
+        };
+        if ($this->wire->socket() !== null) {
+            $this->session->tick($now);
         }
-        $read = $this->connecting ? [] : [$this->socket];
-        $write = $this->connecting ? [$this->socket] : [];
-        $except = null;
-        if (@stream_select($read, $write, $except, 0, 0) === false) {
-            return;
-        }
-        if ($this->connecting) {
-            $this->connected($now, $write !== []);
-
-            return;
-        }
-        if ($read !== []) {
-            $bytes = @fread($this->socket, 65_536);
-            if ($bytes === false || ($bytes === '' && feof($this->socket))) {
-                $this->gone($now, 'The printer closed the connection.');
-
-                return;
-            }
-            $this->session->bytes($now, $bytes);
-        }
-        $this->session->tick($now);
-    }
-
-    private function connect(float $now): void
-    {
-        if (Clock::s() < $this->connectAt) {
-            return;
-        }
-        $socket = @stream_socket_client("tcp://{$this->address()}", $code, $message, self::CONNECT_S, STREAM_CLIENT_CONNECT | STREAM_CLIENT_ASYNC_CONNECT);
-        if ($socket === false) {
-            $this->gone($now, "No connection to {$this->address()}: {$message}");
-
-            return;
-        }
-        stream_set_blocking($socket, false);
-        $this->socket = $socket;
-        $this->connecting = true;
-        $this->connectedBy = Clock::s() + self::CONNECT_S;
-    }
-
-    private function connected(float $now, bool $ready): void
-    {
-        if ($ready && $this->socket !== null && stream_socket_get_name($this->socket, true) !== false) {
-            $this->connecting = false;
-            $this->pause = self::AGAIN_S[0];
-            $this->session->connected($now);
-        } elseif ($ready || Clock::s() > $this->connectedBy) {
-            $this->gone($now, 'The printer cannot be reached: connection refused. Is it switched on, and is the address right?');
-        }
-    }
-
-    /** Tried again with growing pauses as long as something may be hot. */
-    private function gone(float $now, string $why): void
-    {
-        $this->close();
-        $this->session->lost($now, $why);
-        $this->connectAt = Clock::s() + $this->pause;
-        $this->pause = min(self::AGAIN_S[1], $this->pause * self::AGAIN_S[2]);
     }
 
     /** What heats goes out only after the disk holds that this printer is hot; what switches off goes out whatever happens. */
@@ -268,11 +200,7 @@ final class Link
                 $bytes = $this->session->take();
             }
         }
-        $this->unsent .= $bytes;
-        if ($this->socket !== null && ! $this->connecting && $this->unsent !== '') {
-            $sent = @fwrite($this->socket, $this->unsent);
-            $this->unsent = $sent === false ? '' : substr($this->unsent, $sent);
-        }
+        $this->wire->send($bytes);
     }
 
     /** A fault of our own: off first, and then it is said. */
@@ -287,7 +215,7 @@ final class Link
             }
         } catch (Throwable) {
             // whatever is wrong with the session: the printer is told by the shortest way
-            $this->unsent = "M29\nM108\nM25\nM104 S0\nM140 S0\n";
+            $this->wire->sendInstead("M29\nM108\nM25\nM104 S0\nM140 S0\n");
         }
         $this->send();
         Quietly::log($e);
@@ -358,16 +286,6 @@ final class Link
         if ($lines !== '' && @file_put_contents($this->files->path($this->run, 'samples'), $lines, FILE_APPEND) === strlen($lines)) {
             $this->sampled = $to;
         }
-    }
-
-    private function close(): void
-    {
-        if ($this->socket !== null) {
-            @fclose($this->socket);
-        }
-        $this->socket = null;
-        $this->connecting = false;
-        $this->unsent = '';
     }
 
     private function now(): float
