@@ -22,12 +22,16 @@ command_test() {
   unset WEB_PORT DB_PORT RIG_PORT_1 RIG_PORT_2 RIG_PORT_3
   WANT_PORT="$(free_port 8520)" WANT_DB_PORT="$(free_port 8531)" PG_FSYNC=off PROVER_SPEED=40 RIG_FROM=8651
   services_up 8520 8531
-  if [ "$only" != browser ]; then
-    loud "PHPUnit" test_php
-    loud "Drill" "$ROOT/bin/odd-bench" drill
-  fi
+  [ "$only" = browser ] || loud "PHPUnit" test_php
+  # the drill mostly waits: the demo is played beside it
+  local demo=""
   if [ "$only" != php ]; then
-    step "Demo shop" site_artisan odd-bench:demo --if-empty
+    test_demo &
+    demo=$!
+  fi
+  [ "$only" = browser ] || loud "Drill" "$ROOT/bin/odd-bench" drill
+  if [ "$only" != php ]; then
+    step "Demo shop" wait_for "$demo" "$STATE/demo.log"
     services_wait
     step "A copy of it" test_keep_demo
     loud "The demo shop" env DB_PORT="$DB_PORT" DB_PASSWORD="$(db_password)" vendor/bin/phpunit --testsuite Demo
@@ -37,6 +41,15 @@ command_test() {
   fi
   services_down
   say "All checks passed."
+}
+
+test_demo() { site_artisan odd-bench:demo --if-empty >"$STATE/demo.log" 2>&1 || echo failed >>"$STATE/demo.log"; echo end >>"$STATE/demo.log"; }
+
+# A step is a shell of its own, which cannot wait for another's child: it looks at what that one writes last.
+wait_for() {
+  while kill -0 "$1" 2>/dev/null && ! grep -qx end "$2"; do sleep 0.2; done
+  cat "$2"
+  ! grep -qx failed "$2"
 }
 
 test_browser() { env ODD_BENCH_URL="http://localhost:$WEB_PORT" RIG_WELL="$RIG_WELL" RIG_BAD="$RIG_BAD" SECONDS_AHEAD="${SECONDS_AHEAD:-}" npx playwright test; }
@@ -102,14 +115,16 @@ test_api_types() {
   rm -f "$fresh"
 }
 
-# The core needs no database, so it runs beside the rest on the second processor.
+# The core needs no database and the races have one of their own, so both run beside the rest on the second processor.
 test_php() {
   local core status=0
   pg_admin -U odd_bench_admin -d postgres -c 'CREATE DATABASE odd_bench_test OWNER odd_bench' -c 'CREATE DATABASE odd_bench_old OWNER odd_bench' -c 'CREATE DATABASE odd_bench_race OWNER odd_bench'
   core="$(mktemp)"
-  vendor/bin/phpunit --testsuite Core >"$core" 2>&1 &
+  export DB_PORT DB_PASSWORD
+  DB_PASSWORD="$(db_password)"
+  vendor/bin/phpunit --testsuite Core,Races >"$core" 2>&1 &
   local beside=$!
-  DB_PORT="$DB_PORT" DB_PASSWORD="$(db_password)" vendor/bin/phpunit --testsuite Feature,Races || status=1
+  vendor/bin/phpunit --testsuite Feature || status=1
   wait "$beside" || status=1
   cat "$core"
   rm -f "$core"

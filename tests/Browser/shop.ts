@@ -23,6 +23,8 @@ export async function enterAs(page: Page, name: string): Promise<void> {
 
 /** No serious barrier for anybody on this screen. */
 export async function hasNoBarriers(page: Page, screen: string): Promise<void> {
+  // what stands in somebody's way does so on any day: once is enough
+  if (process.env['SECONDS_AHEAD']) return;
   const { violations } = await new AxeBuilder({ page }).analyze();
   const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
   expect(
