@@ -88,14 +88,21 @@
     });
   }
 
-  const done = () =>
-    work.do(async () =>
+  let finishing = $state(false);
+
+  /** Also while the last count is on its way: it waits for that. */
+  async function done(): Promise<void> {
+    if (finishing) return;
+    finishing = true;
+    await work.after(async () =>
       left(
         await told(
           api.POST('/stocktakes/{stocktake}/bins/{bin}/done', { params: { path: { stocktake, bin } } }),
         ),
       ),
     );
+    finishing = false;
+  }
 
   $effect(() => {
     // the first part that is not counted, once the bin is there
@@ -172,7 +179,7 @@
       <Button type="submit" busy={work.busy}>Find it</Button>
     </form>
     <div class="flex gap-2" bind:this={finish}>
-      <Button kind="main" busy={work.busy} onclick={done}>Bin {bin} is done</Button>
+      <Button kind="main" busy={finishing} onclick={done}>Bin {bin} is done</Button>
       <Button kind="quiet" onclick={() => left(null)}>Go on later</Button>
     </div>
   </div>

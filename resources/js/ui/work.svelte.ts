@@ -5,8 +5,22 @@ export class Work {
   busy = $state(false);
   refusal = $state<Refusal | null>(null);
 
-  async do(action: () => Promise<unknown>): Promise<boolean> {
-    if (this.busy) return false;
+  private running: Promise<boolean> = Promise.resolve(true);
+
+  /** A second press while the first is on its way does nothing. */
+  do(action: () => Promise<unknown>): Promise<boolean> {
+    if (this.busy) return Promise.resolve(false);
+    this.running = this.run(action);
+    return this.running;
+  }
+
+  /** Once what is on its way has arrived, where this builds on it; not at all when that was refused. */
+  async after(action: () => Promise<unknown>): Promise<boolean> {
+    if (this.busy && !(await this.running)) return false;
+    return this.do(action);
+  }
+
+  private async run(action: () => Promise<unknown>): Promise<boolean> {
     this.busy = true;
     this.refusal = null;
     try {
