@@ -57,7 +57,7 @@ final readonly class Heat
         for ($from = $this->log->now; ! $cold($now) && $this->log->now - $from < self::COOLS_S;) {
             $before = $now;
             for ($until = $this->log->now + 60.0; ! $cold($now) && $this->log->now < $until; $now = $this->now()) {
-                yield Want::time(5.0);
+                yield Want::time(5.0, 'Warm from before: it waits until that has cooled.');
             }
             if (max($before->hotend - $now->hotend, $before->bed - $now->bed) < self::COOLS_C) {
                 return;

@@ -351,6 +351,9 @@ final class Run
         if ($this->want->kind === 'answer') {
             $this->out .= $this->sender->send($this->want->text);
         }
+        if ($this->want->kind === 'time' && $this->want->text !== '') {
+            $this->said = $this->want->text;
+        }
         $this->state = $this->want->kind === 'person' ? 'asking' : 'running';
     }
 

@@ -22,9 +22,10 @@ final readonly class Want
         return new self('answer', $command, $within);
     }
 
-    public static function time(float $seconds): self
+    /** @param  string  $why  for who wonders why nothing happens */
+    public static function time(float $seconds, string $why = ''): self
     {
-        return new self('time', '', $seconds);
+        return new self('time', $why, $seconds);
     }
 
     /**

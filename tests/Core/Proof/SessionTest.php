@@ -272,6 +272,11 @@ final class SessionTest extends TestCase
         self::assertStringStartsWith("M29\nM108\nM25\nM104 S0\nM140 S0\n", $link->take());
         self::assertSame('waiting', $second->state);
         $link->connected($side->now() + 61);
+        $waited = false;
+        $anew->watch(until: static function () use ($second, &$waited): bool {
+            return $waited = str_contains($second->said, 'waits until that has cooled');
+        });
+        self::assertTrue($waited, 'somebody who looks on is told why nothing happens');
         self::assertSame('passed', $anew->watch(), $second->said);
         self::assertStringContainsString('once it had cooled', $second->results['identify']['words']);
         self::assertGreaterThan(120.0, $second->results['bed-hold']['rise'], 'it was timed from a cold bed');
