@@ -34,7 +34,7 @@ final class ShopServiceProvider extends ServiceProvider
         Model::preventSilentlyDiscardingAttributes();
         RateLimiter::for('owners-page', static fn (Request $request): Limit => Limit::perMinute(60)->by('owners-page:'.$request->ip()));
         RateLimiter::for('login', fn (Request $request): array => [
-            Limit::perMinute(6)->by('login:'.mb_strtolower((string) json_encode($request->input('login'))).'|'.$request->ip()),
+            Limit::perMinute((int) config('odd-bench.login_tries'))->by('login:'.mb_strtolower((string) json_encode($request->input('login'))).'|'.$request->ip()),
             Limit::perMinute(30)->by('login-from:'.$request->ip()),
         ]);
     }

@@ -52,7 +52,7 @@
     }
     wrong = null;
     asked = '';
-    const kept = await work.do(async () => {
+    const kept = await work.inTurn(async () => {
       sheet = await told(
         api.POST('/stocktakes/{stocktake}/bins/{bin}/counts', {
           params: { path: { stocktake, bin } },
@@ -60,7 +60,9 @@
         }),
       );
     });
-    if (kept) await next(part);
+    // who types quickly is at the next one already
+    const here = document.activeElement === inputs[part] || document.activeElement === document.body;
+    if (kept) await (here ? next(part) : undefined);
     else if (work.error('moved')) asked = part;
     else if (work.refusal) wrong = { part, message: work.refusal.message };
   }

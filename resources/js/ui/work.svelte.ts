@@ -14,9 +14,15 @@ export class Work {
     return this.running;
   }
 
-  /** Once what is on its way has arrived, where this builds on it; not at all when that was refused. */
+  /** After what is on its way, whatever became of that: nothing somebody typed quickly is dropped. */
+  async inTurn(action: () => Promise<unknown>): Promise<boolean> {
+    while (this.busy) await this.running;
+    return this.do(action);
+  }
+
+  /** After what is on its way, where this builds on it; not at all when that was refused. */
   async after(action: () => Promise<unknown>): Promise<boolean> {
-    if (this.busy && !(await this.running)) return false;
+    while (this.busy) if (!(await this.running)) return false;
     return this.do(action);
   }
 
