@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Proof\Run\Packed;
 use OddBench\Proof\Run\Sample;
+use Throwable;
 
 /**
  * Carries between the database and the files of the runs: what is to be run, what the page wants, how it stands, what was shown.
@@ -40,23 +41,37 @@ final class Clerk
         $runs = ProofRun::query()->with(['job.machine', 'person'])->where(static fn ($q) => $q->whereNull('ended_at')->orWhereIn('heat', ['hot', 'unconfirmed'])->orWhereIn('id', $known))->orderBy('id')->get();
         $this->files->beat();
         $tagged = RedTag::query()->whereNull('off_at')->whereIn('machine_id', $runs->pluck('machine_id'))->pluck('machine_id')->all();
+        $wrong = null;
         foreach ($runs as $run) {
-            $this->order($run);
-            if ($run->ended_at === null && in_array($run->machine_id, $tagged, true)) {
-                $this->files->write($run->id, 'stop', ['why' => 'The machine wears a red tag.']);
-            } elseif ($run->ended_at === null && $run->stop_asked) {
-                $this->files->write($run->id, 'stop', []);
-            }
-            if ($run->unplugged_by !== null && in_array($run->heat, ['hot', 'unconfirmed'], true)) {
-                $this->files->write($run->id, 'unplugged', []);
-            }
-            $this->takeDown($run);
-            if ($run->ended_at !== null && $this->files->stamp($run->id, 'done') !== null) {
-                $this->forget($run->id);
+            try {
+                $this->carry($run, in_array($run->machine_id, $tagged, true));
+            } catch (Throwable $e) {
+                // one that cannot be written down keeps no other from being
+                $wrong ??= $e;
             }
         }
         foreach (array_diff($known, $runs->pluck('id')->all()) as $gone) {
             $this->forgetUnlessHot($gone);
+        }
+        if ($wrong !== null) {
+            throw $wrong;
+        }
+    }
+
+    private function carry(ProofRun $run, bool $tagged): void
+    {
+        $this->order($run);
+        if ($run->ended_at === null && $tagged) {
+            $this->files->write($run->id, 'stop', ['why' => 'The machine wears a red tag.']);
+        } elseif ($run->ended_at === null && $run->stop_asked) {
+            $this->files->write($run->id, 'stop', []);
+        }
+        if ($run->unplugged_by !== null && in_array($run->heat, ['hot', 'unconfirmed'], true)) {
+            $this->files->write($run->id, 'unplugged', []);
+        }
+        $this->takeDown($run);
+        if ($run->ended_at !== null && $this->files->stamp($run->id, 'done') !== null) {
+            $this->forget($run->id);
         }
     }
 
