@@ -66,7 +66,7 @@ final readonly class ShowDiagnosis
             name: $fault->name,
             area: $fault->area,
             means: $fault->means,
-            settle: $fault->settle,
+            tells: $fault->tells,
             danger: $fault->danger,
             probability: $s->probability,
             start: $s->start,

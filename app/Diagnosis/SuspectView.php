@@ -22,7 +22,7 @@ final readonly class SuspectView extends View
         #[OA\Property] public string $name,
         #[OA\Property] public string $area,
         #[OA\Property] public string $means,
-        #[OA\Property] public ?string $settle,
+        #[OA\Property] public ?string $tells,
         #[OA\Property] public bool $danger,
         #[OA\Property] public float $probability,
         #[OA\Property] public float $start,

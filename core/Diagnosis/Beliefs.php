@@ -71,9 +71,24 @@ final class Beliefs
     /** What would be believed were a fault known to be there (true) or not (false): its prior becomes that. */
     public function ifFault(int $fault, bool $there): Posterior
     {
-        $priors = $this->network->priors;
-        $priors[$fault] = $there ? 1.0 : 0.0;
-        $network = Network::of($this->network->faults, array_values($priors), $this->network->findings, $this->network->leaks, $this->network->children);
+        return $this->withPriors([$fault => $there ? 1.0 : 0.0]);
+    }
+
+    /**
+     * What would be believed were none of these faults there.
+     *
+     * @param  list<int>  $faults
+     */
+    public function withoutFaults(array $faults): Posterior
+    {
+        return $this->withPriors(array_fill_keys($faults, 0.0));
+    }
+
+    /** @param  array<int, float>  $priors  by fault, those that differ */
+    private function withPriors(array $priors): Posterior
+    {
+        $all = array_values(array_replace($this->network->priors, $priors));
+        $network = Network::of($this->network->faults, $all, $this->network->findings, $this->network->leaks, $this->network->children);
 
         return Elimination::for($network, $this->present)->posterior($this->absent);
     }

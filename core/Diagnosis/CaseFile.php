@@ -20,6 +20,8 @@ final readonly class CaseFile
      * @param  list<string>  $onShelf  part classes there is stock of
      * @param  float  $benchMinute  what a minute of hands costs, in any unit of money
      * @param  array<string, float>  $partCosts  part class => cost in the same unit
+     * @param  array<string, float>  $waiting  part class => days until one is there, where none is on the shelf
+     * @param  float|null  $waitingDay  what a day costs that a machine waits, in the same unit
      */
     private function __construct(
         public Traits $traits,
@@ -32,6 +34,8 @@ final readonly class CaseFile
         public array $onShelf,
         public float $benchMinute,
         public array $partCosts,
+        public array $waiting,
+        public ?float $waitingDay,
     ) {
     }
 
@@ -54,7 +58,9 @@ final readonly class CaseFile
             ruledOut: self::known($fields->texts('ruled_out'), 'ruled_out', 'fault', $knowledge->faults),
             onShelf: self::known($fields->texts('on_shelf'), 'on_shelf', 'part class', $knowledge->partClasses),
             benchMinute: $rates->numberOrNull('bench_minute', 0.01, 10_000) ?? 1.0,
-            partCosts: self::partCosts($rates->map('parts'), $knowledge),
+            partCosts: self::perClass($rates->map('parts'), 'rates.parts', 1e7, $knowledge),
+            waiting: self::perClass($rates->map('waiting'), 'rates.waiting', 3650, $knowledge),
+            waitingDay: $rates->numberOrNull('waiting_day', 0, 1e6),
         );
         $rates->done();
         $fields->done();
@@ -65,7 +71,7 @@ final readonly class CaseFile
     /** The same case looked at by the other school. */
     public function byTheOtherSchool(): self
     {
-        return new self($this->traits, $this->findings, $this->rates, ! $this->swapFirst, $this->redTag, $this->hidden, $this->ruledOut, $this->onShelf, $this->benchMinute, $this->partCosts);
+        return new self($this->traits, $this->findings, $this->rates, ! $this->swapFirst, $this->redTag, $this->hidden, $this->ruledOut, $this->onShelf, $this->benchMinute, $this->partCosts, $this->waiting, $this->waitingDay);
     }
 
     /**
@@ -134,15 +140,15 @@ final readonly class CaseFile
      * @param  array<string, mixed>  $given
      * @return array<string, float>
      */
-    private static function partCosts(array $given, Knowledge $knowledge): array
+    private static function perClass(array $given, string $field, float $most, Knowledge $knowledge): array
     {
-        $fields = Fields::of($given, 'rates.parts');
-        $costs = [];
-        foreach (self::known(array_keys($given), 'rates.parts', 'part class', $knowledge->partClasses) as $class) {
-            $costs[$class] = $fields->number($class, 0, 1e7);
+        $fields = Fields::of($given, $field);
+        $figures = [];
+        foreach (self::known(array_keys($given), $field, 'part class', $knowledge->partClasses) as $class) {
+            $figures[$class] = $fields->number($class, 0, $most);
         }
 
-        return $costs;
+        return $figures;
     }
 
     /**

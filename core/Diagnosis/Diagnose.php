@@ -39,6 +39,7 @@ final readonly class Diagnose implements Computation
             ], $diagnosis->suspects),
             'explained' => $diagnosis->explained,
             'unexplained' => $diagnosis->unexplained,
+            'none' => $diagnosis->none,
             'safety' => ['red_tag' => $diagnosis->danger->redTag, 'because' => $diagnosis->danger->because],
             'next' => array_map(static fn (Step $s): array => [
                 'code' => $s->code,
@@ -48,6 +49,9 @@ final readonly class Diagnose implements Computation
                 'supervised' => $s->supervised,
                 'saves_per_minute' => $s->savesPerMinute,
                 'pays' => $s->pays,
+                'because' => $s->because->value,
+                'fault' => $s->fault,
+                'looks' => array_map(static fn (Step $look): string => $look->code, $s->looks),
                 'answers' => array_map(static fn (Outcome $o): array => [
                     'answer' => $o->answer,
                     'probability' => $o->probability,
@@ -77,15 +81,19 @@ final readonly class Diagnose implements Computation
         }
         $danger = DangerScreen::of($this->knowledge, $beliefs);
         $explained = Explanation::of($beliefs, $this->circumstances($network));
+        $inQuestion = InQuestion::of($this->knowledge, $beliefs);
+        $redTag = $case->redTag || $danger->redTag;
 
         return new Diagnosis(
             suspects: $this->suspects($beliefs, $without),
             explained: array_map(static fn (int $fault): string => $network->faults[$fault], $explained),
             unexplained: $this->unexplained($beliefs, $explained),
             danger: $danger,
-            next: (new NextSteps($this->knowledge, $case, $beliefs, $case->redTag || $danger->redTag))->ranked(),
+            // whether a swap was right shows under power only
+            next: (new NextSteps($this->knowledge, $case, $beliefs, $inQuestion, $redTag, $case->swapFirst && ! $redTag))->ranked(),
             faults: $network->faults,
             redTag: $case->redTag,
+            none: $beliefs->present === [] ? 0.0 : InQuestion::none($beliefs, $inQuestion),
         );
     }
 

@@ -14,7 +14,7 @@ final readonly class Diagnosis
      * @param  list<Step>  $next  best first
      * @param  list<string>  $faults  codes, by the index the steps’ beliefs use
      * @param  bool  $redTag  the machine wears a red tag
-     * @param  bool  $redTag  the machine wears a red tag
+     * @param  float  $none  probability, 0 to 1, that it is none of the faults in question
      */
     public function __construct(
         public array $suspects,
@@ -24,6 +24,7 @@ final readonly class Diagnosis
         public array $next,
         public array $faults,
         public bool $redTag,
+        public float $none,
     ) {
     }
 

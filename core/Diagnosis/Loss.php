@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace OddBench\Diagnosis;
 
-use OddBench\Knowledge\Fault;
 use OddBench\Knowledge\Knowledge;
 
 /**
@@ -21,11 +20,11 @@ final readonly class Loss
     {
     }
 
-    public static function of(Network $network, Knowledge $knowledge, CaseFile $case): self
+    public static function of(Network $network, Knowledge $knowledge, CaseFile $case, MendCost $mends): self
     {
         $mend = $comeback = [];
         foreach ($network->faults as $code) {
-            $cost = self::mendCost($knowledge->faults[$code], $case);
+            $cost = $mends->of($knowledge->faults[$code]);
             $mend[] = $cost;
             $comeback[] = $knowledge->bench->comeback * $case->benchMinute + $cost;
         }
@@ -46,15 +45,5 @@ final readonly class Loss
         }
 
         return $loss;
-    }
-
-    private static function mendCost(Fault $fault, CaseFile $case): float
-    {
-        $cost = $fault->mend()->minutes * $case->benchMinute;
-        foreach ($fault->mend()->parts as $class) {
-            $cost += $case->partCosts[$class] ?? 0.0;
-        }
-
-        return $cost;
     }
 }

@@ -10,9 +10,10 @@ use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\State;
 
 /**
- * What to do next: of the steps that pay, the one that saves most of the expected loss per minute. A look pays when it
- * lowers the expected cost of mending in vain by more than it costs itself; when none does, mend in order of
- * probability over cost (both Heckerman, Breese and Rommelse 1995, Decision-theoretic troubleshooting).
+ * What to do next. Danger is settled first; then the likeliest cause is confirmed before a big mend, after quick looks
+ * that are worth more for their minutes; then what pays by what it saves per minute; when nothing pays, mends in order of
+ * probability over cost. A look pays when it lowers the expected cost of mending in vain by more than it costs (Heckerman,
+ * Breese and Rommelse 1995, Decision-theoretic troubleshooting); the first two rules are common practice.
  */
 final readonly class NextSteps
 {
@@ -25,63 +26,150 @@ final readonly class NextSteps
 
     private RepairCost $repair;
 
-    private CheckOutcomes $outcomes;
+    private Looks $looks;
 
-    /** @var array<string, int> finding code => index */
-    private array $index;
+    private Settling $settling;
 
-    /** @var array<int, list<int>> faults linked to a present finding */
-    private array $linked;
+    /** @var array<string, Check> */
+    private array $possible;
 
-    /** @var array<int, list<int>> those of them that a complaint is linked to: what is only told of its past makes no fault a question */
-    private array $inQuestion;
-
-    public function __construct(private Knowledge $knowledge, private CaseFile $case, private Beliefs $beliefs, private bool $redTag)
+    /** @param  array<int, list<int>>  $inQuestion  the faults in question, with the present findings each is linked to */
+    public function __construct(private Knowledge $knowledge, private CaseFile $case, private Beliefs $beliefs, private array $inQuestion, bool $redTag, private bool $swaps)
     {
-        $this->loss = Loss::of($beliefs->network, $knowledge, $case);
-        $this->index = array_flip($beliefs->network->findings);
-        $this->outcomes = new CheckOutcomes($beliefs, $this->index);
-        $this->linked = $beliefs->linked();
-        $this->inQuestion = $this->inQuestion();
-        $this->repair = new RepairCost(array_keys($this->inQuestion), $this->loss->mend);
-    }
-
-    /** @return array<int, list<int>> by fault; all that are linked when nothing but its past is known */
-    private function inQuestion(): array
-    {
-        $complained = [];
-        foreach ($this->linked as $fault => $findings) {
-            foreach ($findings as $finding) {
-                if (! $this->knowledge->findings[$this->beliefs->network->findings[$finding]]->circumstance) {
-                    $complained[$fault] = $findings;
-                }
-            }
-        }
-
-        return $complained === [] ? $this->linked : $complained;
+        $cost = new MendCost($knowledge, $case);
+        $this->loss = Loss::of($beliefs->network, $knowledge, $case, $cost);
+        $this->repair = new RepairCost(array_keys($inQuestion), $this->loss->mend);
+        $this->looks = new Looks($knowledge, $case, $beliefs, $this->loss, $inQuestion, $redTag);
+        $this->possible = $this->looks->possible();
+        $this->settling = new Settling($knowledge, $case, $cost, $this->possible, array_fill_keys(array_keys($case->findings, true, true), true));
     }
 
     /** @return list<Step> best first */
     public function ranked(): array
     {
         $looks = [];
-        foreach ($this->knowledge->checks as $check) {
-            $step = $this->possible($check) ? $this->look($check) : null;
+        foreach ($this->possible as $check) {
+            $step = $this->looks->step($check);
             if ($step !== null) {
                 $looks[] = $step;
             }
         }
-        // whether a swap was right shows under power only
-        if ($this->case->swapFirst && ! $this->redTag) {
-            array_push($looks, ...$this->swaps());
-        }
         usort($looks, self::better(...));
+        $looks = $this->judged($looks);
+        [$first, $dangerOpen] = $this->first($looks);
+        $sweep = (new Sweep($this->knowledge))->best(array_values(array_filter($looks, static fn (Step $s): bool => ! in_array($s->code, array_map(static fn (Step $f): string => $f->code, $dangerOpen), true))));
+        $rest = $this->swaps ? $this->judged($this->swaps()) : [];
+        array_push($rest, ...$looks);
+        usort($rest, self::better(...));
+        $pay = array_values(array_filter($rest, static fn (Step $step): bool => $step->pays));
+        $mends = $this->mends();
+        $order = [...$dangerOpen, ...$this->confirmed($mends), ...$this->around($first, $sweep, $pay)];
 
-        $steps = $this->judged($looks);
-        $pay = array_values(array_filter($steps, static fn (Step $step): bool => $step->pays));
-        $rest = array_values(array_filter($steps, static fn (Step $step): bool => ! $step->pays));
+        return self::each([...$order, ...($order === [] ? $mends : []), ...$rest]);
+    }
 
-        return array_slice([...$pay, ...($pay === [] ? $this->mends() : []), ...$rest], 0, self::MOST);
+    /**
+     * The looks that stand first by rule: each of danger, and the one of the leader.
+     *
+     * @param  list<Step>  $looks
+     * @return array{Step|null, list<Step>} the leader’s, danger’s
+     */
+    private function first(array $looks): array
+    {
+        $steps = array_combine(array_map(static fn (Step $s): string => $s->code, $looks), $looks);
+        $danger = [];
+        $leader = null;
+        foreach ($this->byProbability() as $i => $p) {
+            $fault = $this->fault($i);
+            $look = $this->settling->look($fault);
+            $step = $look === null ? null : ($steps[$look->code] ?? $this->looks->step($look));
+            if ($step === null) {
+                continue;
+            }
+            if ($this->settling->wantsFirst($fault, $p)) {
+                $danger[$step->code] ??= $step->settles($fault->code, Because::Danger);
+            } elseif ($leader === null && $this->settling->wantsConfirming($fault, $p)) {
+                $leader = $step->settles($fault->code, Because::Leader);
+            }
+        }
+        $danger = array_values($danger);
+        // stable: without power before with, the likelier before the less likely
+        usort($danger, static fn (Step $a, Step $b): int => $a->needsPower <=> $b->needsPower);
+
+        return [$leader, $danger];
+    }
+
+    /**
+     * What was confirmed, or is as good as sure, is mended before anything else is looked at: it has to be, whatever else
+     * there is.
+     *
+     * @param  list<Step>  $mends
+     * @return list<Step>
+     */
+    private function confirmed(array $mends): array
+    {
+        $now = $this->beliefs->now()->faults;
+        $index = array_flip($this->beliefs->network->faults);
+
+        return array_values(array_filter($mends, fn (Step $mend): bool => $this->settling->isConfirmed($this->knowledge->faults[$mend->code], $now[$index[$mend->code]])));
+    }
+
+    /**
+     * The leader’s look, with what is worth more per minute and quick before it.
+     *
+     * @param  list<Step>  $pay  best first
+     * @return list<Step>
+     */
+    private function around(?Step $leader, ?Step $sweep, array $pay): array
+    {
+        if ($leader === null) {
+            return $this->withSweep($sweep, $pay);
+        }
+        $before = $sweep !== null && $sweep->savesPerMinute > $leader->savesPerMinute ? [$sweep] : [];
+        if ($before === [] && isset($pay[0]) && $pay[0]->kind === 'check' && $pay[0]->minutes <= $leader->minutes / 2 && $pay[0]->savesPerMinute > $leader->savesPerMinute) {
+            $before = [$pay[0]];
+        }
+
+        return [...$before, $leader, ...$this->withSweep($before === [] ? $sweep : null, $pay)];
+    }
+
+    /**
+     * @param  list<Step>  $pay  best first
+     * @return list<Step>
+     */
+    private function withSweep(?Step $sweep, array $pay): array
+    {
+        if ($sweep === null) {
+            return $pay;
+        }
+        $steps = [...$pay, $sweep];
+        usort($steps, self::better(...));
+
+        return $steps;
+    }
+
+    /**
+     * Each step once; a look that stands in a sweep before it is not offered again.
+     *
+     * @param  list<Step>  $steps
+     * @return list<Step>
+     */
+    private static function each(array $steps): array
+    {
+        $seen = $once = [];
+        foreach ($steps as $step) {
+            $key = "{$step->kind} {$step->code}";
+            if (isset($seen[$key]) || ($step->kind === 'sweep' && array_filter($step->looks, static fn (Step $l): bool => ! isset($seen["check {$l->code}"])) === [])) {
+                continue;
+            }
+            $seen[$key] = true;
+            foreach ($step->looks as $look) {
+                $seen["check {$look->code}"] = true;
+            }
+            $once[] = $step;
+        }
+
+        return array_slice($once, 0, self::MOST);
     }
 
     /**
@@ -111,56 +199,6 @@ final readonly class NextSteps
         return [$a->minutes, $a->needsPower, $a->code] <=> [$b->minutes, $b->needsPower, $b->code];
     }
 
-    private function possible(Check $check): bool
-    {
-        if (in_array($check->code, $this->case->hidden, true) || ! $this->case->traits->allow($check->needs)) {
-            return false;
-        }
-
-        return ! $this->redTag || ! $check->state->needsPower() || $check->supervised;
-    }
-
-    private function look(Check $check): ?Step
-    {
-        $answers = $this->bears($check) ? $this->outcomes->of($check) : [];
-        if ($answers === []) {
-            return null;
-        }
-        $counting = $this->linked;
-        foreach ($check->yields as $code) {
-            $counting += array_fill_keys($this->beliefs->network->parents[$this->index[$code]], []);
-        }
-        $minutes = $check->minutes + $this->knowledge->bench->minutesToReach($check->state);
-
-        return new Step($check->code, 'check', $minutes, $check->state->value, $check->state->needsPower(), $check->supervised, $minutes, $this->saved($counting, $answers) / $minutes, $answers);
-    }
-
-    /** Could it show something of a fault that is in question? Other looks do not belong to this complaint. */
-    private function bears(Check $check): bool
-    {
-        foreach (array_keys($this->inQuestion) as $fault) {
-            if (array_intersect_key(array_flip($check->yields), $this->knowledge->faults[$this->beliefs->network->faults[$fault]]->shows) !== []) {
-                return true;
-            }
-        }
-
-        return $this->inQuestion === [];
-    }
-
-    /**
-     * @param  array<int, mixed>  $counting  keyed by fault
-     * @param  list<Outcome>  $answers
-     */
-    private function saved(array $counting, array $answers): float
-    {
-        $saved = $this->loss->over($counting, $this->beliefs->now()->faults);
-        foreach ($answers as $answer) {
-            $saved -= $answer->probability * $this->loss->over($counting, $answer->beliefs);
-        }
-
-        return max(0.0, $saved);
-    }
-
     /**
      * Changing a part that is on the shelf and seeing whether that was it: a perfect answer at the cost of the mend,
      * credited when it was right: only the wasted share of it counts.
@@ -170,17 +208,17 @@ final readonly class NextSteps
     private function swaps(): array
     {
         $swaps = [];
-        $now = $this->beliefs->now()->faults;
-        foreach (array_keys($this->inQuestion) as $i) {
-            $fault = $this->knowledge->faults[$this->beliefs->network->faults[$i]];
-            if ($now[$i] < self::WORTH_MENDING || ! $this->onShelf($fault)) {
+        foreach ($this->byProbability() as $i => $p) {
+            $fault = $this->fault($i);
+            if ($p < self::WORTH_MENDING || ! $this->onShelf($fault) || ! $this->settling->maySwap($fault)) {
                 continue;
             }
-            $yes = $this->beliefs->ifFault($i, true)->faults;
-            $no = $this->beliefs->ifFault($i, false)->faults;
-            $answers = [new Outcome('present', [], $now[$i], $yes), new Outcome('absent', [], 1 - $now[$i], $no)];
-            $wasted = max(0.5, (1 - $now[$i]) * $this->loss->mend[$i] / $this->case->benchMinute);
-            $swaps[] = new Step($fault->code, 'swap', $fault->mend()->minutes, State::Unplugged->value, false, false, $wasted, $this->saved($this->linked, $answers) / $wasted, $answers);
+            $answers = [
+                new Outcome('present', [], $p, $this->beliefs->ifFault($i, true)->faults),
+                new Outcome('absent', [], 1 - $p, $this->beliefs->ifFault($i, false)->faults),
+            ];
+            $wasted = max(0.5, (1 - $p) * $this->loss->mend[$i] / $this->case->benchMinute);
+            $swaps[] = new Step($fault->code, 'swap', $fault->mend()->minutes, State::Unplugged->value, false, false, $wasted, $this->looks->saved($this->inQuestion, $answers) / $wasted, $answers);
         }
 
         return $swaps;
@@ -195,15 +233,28 @@ final readonly class NextSteps
     private function mends(): array
     {
         $mends = [];
-        $now = $this->beliefs->now()->faults;
-        foreach (array_keys($this->inQuestion) as $i) {
-            if ($now[$i] >= self::WORTH_MENDING) {
-                $fault = $this->knowledge->faults[$this->beliefs->network->faults[$i]];
-                $mends[] = new Step($fault->code, 'mend', $fault->mend()->minutes, State::Unplugged->value, false, false, $fault->mend()->minutes, $now[$i] / $this->loss->mend[$i], []);
+        foreach ($this->byProbability() as $i => $p) {
+            $fault = $this->fault($i);
+            if ($p >= self::WORTH_MENDING && $this->settling->mayMend($fault, $p)) {
+                $mends[] = new Step($fault->code, 'mend', $fault->mend()->minutes, State::Unplugged->value, false, false, $fault->mend()->minutes, $p / $this->loss->mend[$i], [], because: Because::Likely, fault: $fault->code);
             }
         }
         usort($mends, static fn (Step $a, Step $b): int => [$b->savesPerMinute, $a->code] <=> [$a->savesPerMinute, $b->code]);
 
         return $mends;
+    }
+
+    private function fault(int $i): Fault
+    {
+        return $this->knowledge->faults[$this->beliefs->network->faults[$i]];
+    }
+
+    /** @return array<int, float> the faults in question, likeliest first */
+    private function byProbability(): array
+    {
+        $faults = array_intersect_key($this->beliefs->now()->faults, $this->inQuestion);
+        arsort($faults);
+
+        return $faults;
     }
 }

@@ -12,6 +12,8 @@ final readonly class BenchFigures
      * @param  array<string, float>  $prove  stage => minutes of hands one proof of it takes
      * @param  float  $comeback  minutes a machine costs that comes back unmended, besides the mend itself
      * @param  float  $redTagFrom  probability of a dangerous fault, 0 to 1, from which the machine is unplugged
+     * @param  float  $waitingDay  minutes a day costs that a machine stands waiting for a part
+     * @param  float  $waitingDays  days a part is on its way that nobody bought yet
      * @param  float  $catalogueJobs  how many jobs of its own a shop must have seen to be believed as much as the catalogue
      */
     public function __construct(
@@ -20,6 +22,8 @@ final readonly class BenchFigures
         public float $comeback,
         public float $redTagFrom,
         public float $catalogueJobs,
+        public float $waitingDay = 0.0,
+        public float $waitingDays = 0.0,
     ) {
     }
 

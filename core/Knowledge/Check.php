@@ -21,6 +21,7 @@ final readonly class Check
      * @param  string|null  $instrument  the instrument that judges its reading
      * @param  Reading|null  $reading  the value that is measured, where one value tells
      * @param  list<string>  $pictures  drawings to compare with by eye
+     * @param  list<string>  $notWhen  findings with which it cannot be done, or tells nothing
      */
     public function __construct(
         public string $code,
@@ -40,6 +41,7 @@ final readonly class Check
         public ?Reading $reading,
         public array $pictures,
         public ?string $caution,
+        public array $notWhen = [],
     ) {
     }
 }

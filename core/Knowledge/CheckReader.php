@@ -36,6 +36,7 @@ final class CheckReader
             reading: self::reading($entry),
             pictures: $entry->codes('pictures'),
             caution: $entry->textOrNull('caution'),
+            notWhen: $entry->codes('not_when'),
         );
     }
 

@@ -51,9 +51,24 @@ final class CrossCheck
                 $this->exist('faults', $fault->code, 'sisters.look', [$fault->sisters->look], $this->knowledge->checks);
                 $this->exist('faults', $fault->code, 'sisters.part', array_filter([$fault->sisters->part]), $this->knowledge->partClasses);
             }
+            $this->settling($fault);
             if ($fault->shows === []) {
                 $this->wrong('faults', $fault->code, 'shows', 'must name at least one finding');
             }
+        }
+    }
+
+    /** A settling look exists, shows something of the fault, and can be made where the fault can be. */
+    private function settling(Fault $fault): void
+    {
+        $this->exist('faults', $fault->code, 'settle', $fault->settle, $this->knowledge->checks);
+        foreach (array_intersect($fault->settle, array_keys($this->knowledge->checks)) as $look) {
+            if (array_intersect_key(array_flip($this->knowledge->checks[$look]->yields), $fault->shows) === []) {
+                $this->wrong('faults', $fault->code, 'settle', "“{$look}” shows nothing of it");
+            }
+        }
+        if ($fault->settle === [] && ($fault->danger || $fault->qualified !== null)) {
+            $this->wrong('faults', $fault->code, 'settle', 'must name a look: it is dangerous or for qualified people only, and is never mended on a guess');
         }
     }
 
@@ -77,6 +92,7 @@ final class CrossCheck
     {
         foreach ($this->knowledge->checks as $check) {
             $this->exist('checks.yaml', $check->code, 'yields', $check->yields, $this->knowledge->findings);
+            $this->exist('checks.yaml', $check->code, 'not_when', $check->notWhen, $this->knowledge->findings);
             $this->exist('checks.yaml', $check->code, 'hazards', $check->hazards, $this->knowledge->hazards);
             if (($check->yields === []) !== $check->byPart) {
                 $this->wrong('checks.yaml', $check->code, 'yields', $check->byPart ? 'must be empty: swapping a part settles the fault' : 'must name at least one finding');
@@ -177,6 +193,10 @@ final class CrossCheck
         foreach ($this->knowledge->wear as $wear) {
             $this->exist('wear.yaml', $wear->partClass, 'code', [$wear->partClass], $this->knowledge->partClasses);
             $this->exist('wear.yaml', $wear->partClass, 'place', [$wear->place], $this->knowledge->places);
+        }
+        $this->exist('prices.yaml', '-', 'class', array_map(strval(...), array_keys($this->knowledge->prices)), $this->knowledge->partClasses);
+        foreach (array_diff_key($this->knowledge->partClasses, $this->knowledge->prices) as $class => $name) {
+            $this->wrong('prices.yaml', $class, 'price', "says nothing of what one ({$name}) usually costs");
         }
         foreach ($this->knowledge->stocking as $kept) {
             $this->exist('stocking.yaml', $kept->partClass, 'code', [$kept->partClass], $this->knowledge->partClasses);

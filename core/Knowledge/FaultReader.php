@@ -27,14 +27,35 @@ final class FaultReader
             needs: $entry->needs(),
             shows: $shows,
             means: $entry->text('means'),
-            settle: $entry->textOrNull('settle'),
+            tells: $entry->textOrNull('tells'),
             mends: self::mends($entry),
             danger: $entry->yes('danger'),
             behind: $entry->codes('behind'),
             brings: $entry->codes('brings'),
             cautions: $entry->codes('cautions'),
             sisters: self::sisters($entry),
+            settle: $entry->someCodes('settle'),
+            qualified: self::qualified($entry),
         );
+    }
+
+    /** @return array<string, list<string>>|null */
+    private static function qualified(Entry $entry): ?array
+    {
+        return match ($entry->textOrNull('qualified')) {
+            null => null,
+            'always' => [],
+            'mains-bed' => ['bed_supply' => ['mains']],
+            default => self::wrongQualified($entry),
+        };
+    }
+
+    /** @return array<string, list<string>> */
+    private static function wrongQualified(Entry $entry): array
+    {
+        $entry->wrong('qualified', 'must be always or mains-bed');
+
+        return [];
     }
 
     private static function sisters(Entry $entry): ?Sisters

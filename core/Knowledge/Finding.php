@@ -14,6 +14,7 @@ final readonly class Finding
      * @param  bool  $redTag  a sign of danger: seeing it puts a red tag on
      * @param  list<string>  $neverWith  findings that cannot be there together with it
      * @param  string|null  $absent  wording when it was looked for and is not there
+     * @param  list<string>  $said  how customers say it
      */
     public function __construct(
         public string $code,
@@ -25,6 +26,7 @@ final readonly class Finding
         public bool $redTag,
         public ?string $absent,
         public array $neverWith = [],
+        public array $said = [],
     ) {
     }
 }

@@ -9,6 +9,9 @@ use OddBench\Input\InputError;
 /** Everything the trade knows, by code. Made by KnowledgeReader from the knowledge files. */
 final readonly class Knowledge
 {
+    /** Classes of part that are used up in the work and always there: no part anybody waits for or thinks twice about. */
+    public const USED_UP = ['cleaning', 'desiccant', 'grease', 'paste', 'washer'];
+
     /**
      * @param  array<string, Finding>  $findings
      * @param  array<string, Fault>  $faults
@@ -27,6 +30,7 @@ final readonly class Knowledge
      * @param  array<string, ServiceItem>  $service
      * @param  array<string, Stocking>  $stocking  by class of part
      * @param  array<string, Material>  $materials  by code
+     * @param  array<string, float>  $prices  what a class of part usually costs, in bench minutes
      */
     public function __construct(
         public array $findings,
@@ -47,6 +51,7 @@ final readonly class Knowledge
         public array $service = [],
         public array $stocking = [],
         public array $materials = [],
+        public array $prices = [],
     ) {
     }
 

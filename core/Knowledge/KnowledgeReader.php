@@ -41,6 +41,7 @@ final class KnowledgeReader
             service: $reader->each($files, 'service.yaml', $reader->serviceItem(...)),
             stocking: $reader->each($files, 'stocking.yaml', static fn (Entry $e): Stocking => new Stocking($e->text('code'), $e->number('service_level', 0.5, 0.9999), $e->numberOrNull('shelf_life_weeks'))),
             materials: $reader->each($files, 'materials.yaml', static fn (Entry $e): Material => new Material($e->text('code'), $e->number('density', 0.5, 8), (int) $e->number('open_days', 1, 3650), (int) $e->number('keeps_days', 30, 7300))),
+            prices: $reader->prices($files),
         );
         $mistakes = [...$reader->mistakes, ...CrossCheck::of($knowledge)];
         if ($mistakes !== []) {
@@ -105,6 +106,7 @@ final class KnowledgeReader
             redTag: $entry->yes('red_tag'),
             absent: $entry->textOrNull('absent'),
             neverWith: $entry->codes('never_with'),
+            said: $entry->codes('said'),
         );
     }
 
@@ -196,10 +198,28 @@ final class KnowledgeReader
             comeback: $entry->number('comeback_minutes', 0, 1000),
             redTagFrom: $entry->number('red_tag_from', 0.01, 1),
             catalogueJobs: $entry->number('catalogue_jobs', 1, 10_000),
+            waitingDay: $entry->number('waiting_day_minutes', 0, 500),
+            waitingDays: $entry->number('waiting_days', 0, 100),
         );
         array_push($this->mistakes, ...$entry->mistakes());
 
         return $figures;
+    }
+
+    /**
+     * @param  array<string, mixed>  $files
+     * @return array<string, float>
+     */
+    private function prices(array $files): array
+    {
+        $entry = Entry::of('prices.yaml', '-', $files['prices.yaml'] ?? null);
+        $prices = [];
+        foreach (array_keys(is_array($files['prices.yaml'] ?? null) ? $files['prices.yaml'] : []) as $class) {
+            $prices[(string) $class] = $entry->number((string) $class, 0, 10_000);
+        }
+        array_push($this->mistakes, ...$entry->mistakes());
+
+        return $prices;
     }
 
     /**

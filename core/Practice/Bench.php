@@ -11,7 +11,8 @@ final readonly class Bench
 {
     private const MOST_MOVES = 200;
 
-    public function __construct(private Knowledge $knowledge)
+    /** @param  float  $proving  minutes each mend in vain costs besides its own: it is proved before anybody knows */
+    public function __construct(private Knowledge $knowledge, private float $proving = 0.0)
     {
     }
 
@@ -23,11 +24,13 @@ final readonly class Bench
         $left = array_flip($machine->truth);
         for ($move = 0; $left !== [] && $move < self::MOST_MOVES; $move++) {
             $next = $way->next($machine, $findings, $done, $ruledOut);
-            if ($next->check !== null) {
-                $check = $this->knowledge->check($next->check);
-                $minutes += $check->minutes + $this->knowledge->bench->minutesToReach($check->state);
-                $findings = $machine->answer($check->yields) + $findings;
-                $done[] = $check->code;
+            if ($next->checks !== []) {
+                foreach ($next->checks as $i => $code) {
+                    $check = $this->knowledge->check($code);
+                    $minutes += $check->minutes + ($i === 0 ? $this->knowledge->bench->minutesToReach($check->state) : 0.0);
+                    $findings = $machine->answer($check->yields) + $findings;
+                    $done[] = $code;
+                }
             } elseif ($next->fault !== null) {
                 $mend = $this->knowledge->fault($next->fault)->mend()->minutes;
                 $ruledOut[] = $next->fault;
@@ -35,10 +38,11 @@ final readonly class Bench
                     unset($left[$next->fault]);
                     $right += $mend;
                 } else {
-                    $minutes += $mend;
+                    $minutes += $mend + $this->proving;
                     $wrong[] = $next->fault;
                 }
             } else {
+                $minutes += $this->knowledge->bench->comeback;
                 break;
             }
         }

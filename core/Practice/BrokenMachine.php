@@ -12,8 +12,10 @@ final readonly class BrokenMachine
      * @param  list<string>  $truth  codes of the faults that have to be found
      * @param  list<string>  $told  findings its owner tells, present
      * @param  array<string, true>  $shows  every finding that is there for whoever looks
+     * @param  list<string>  $has  every fault it has, also those nobody complains of
+     * @param  bool  $unheardOf  what is wrong with it stands on nobody’s list
      */
-    public function __construct(public string $name, public array $traits, public array $truth, public array $told, public array $shows)
+    public function __construct(public string $name, public array $traits, public array $truth, public array $told, public array $shows, public array $has = [], public bool $unheardOf = false)
     {
     }
 

@@ -16,8 +16,11 @@ final readonly class JobTest
     /** Somebody with a checklist mends when a fault is this likely, “as good as shown”. */
     public const SURE = 0.8;
 
-    /** @param  list<string>  $checklist  check codes in a fixed order */
-    public function __construct(private Knowledge $knowledge, private array $checklist)
+    /**
+     * @param  list<string>  $checklist  check codes in a fixed order
+     * @param  float  $proving  minutes each mend in vain costs besides its own
+     */
+    public function __construct(private Knowledge $knowledge, private array $checklist, private float $proving = 0.0)
     {
     }
 
@@ -38,7 +41,7 @@ final readonly class JobTest
     /** @param  list<BrokenMachine>  $machines */
     public function play(array $machines, Way $way): Score
     {
-        $bench = new Bench($this->knowledge);
+        $bench = new Bench($this->knowledge, $this->proving);
 
         return Score::of(array_map(static fn (BrokenMachine $machine): Played => $bench->play($machine, $way), $machines));
     }

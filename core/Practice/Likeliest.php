@@ -25,6 +25,6 @@ final readonly class Likeliest
             }
         }
 
-        return $best === null ? Move::giveUp() : Move::mend($best);
+        return $best === null ? Move::handOver() : Move::mend($best);
     }
 }

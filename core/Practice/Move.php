@@ -4,25 +4,27 @@ declare(strict_types=1);
 
 namespace OddBench\Practice;
 
-/** One thing done at the bench: a check by its code, or a fault mended. */
+/** One thing done at the bench: checks by their codes, a fault mended, or the machine handed to somebody else. */
 final readonly class Move
 {
-    private function __construct(public ?string $check, public ?string $fault)
+    /** @param  list<string>  $checks */
+    private function __construct(public array $checks, public ?string $fault)
     {
     }
 
-    public static function look(string $check): self
+    public static function look(string ...$checks): self
     {
-        return new self($check, null);
+        return new self(array_values($checks), null);
     }
 
     public static function mend(string $fault): self
     {
-        return new self(null, $fault);
+        return new self([], $fault);
     }
 
-    public static function giveUp(): self
+    /** Nothing is left to look at or to mend on one’s own: a second person looks at it. */
+    public static function handOver(): self
     {
-        return new self(null, null);
+        return new self([], null);
     }
 }

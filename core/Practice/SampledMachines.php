@@ -48,7 +48,7 @@ final readonly class SampledMachines
         $families = array_values($this->knowledge->families);
         $traits = $families[$this->random->getInt(0, count($families) - 1)]->traits;
         $network = Network::forMachine($this->knowledge, Traits::of($traits), Rates::catalogue());
-        $shows = $causes = [];
+        $shows = $causes = $has = [];
         foreach ($network->findings as $finding => $code) {
             if ($this->chance($network->leaks[$finding])) {
                 $shows[$code] = true;
@@ -58,6 +58,7 @@ final readonly class SampledMachines
             if (! $this->chance($network->priors[$i])) {
                 continue;
             }
+            $has[] = $fault;
             foreach ($network->children[$i] as $finding => $strength) {
                 if ($this->chance($strength)) {
                     $shows[$network->findings[$finding]] = true;
@@ -74,7 +75,7 @@ final readonly class SampledMachines
         $complaints = array_filter($told, fn (string $code): bool => ! $this->knowledge->findings[$code]->circumstance);
         $truth = array_values(array_unique(array_merge(...array_values(array_intersect_key($causes, array_flip($complaints))))));
 
-        return $truth === [] ? null : new BrokenMachine($name, $traits, $truth, $told, $shows);
+        return $truth === [] ? null : new BrokenMachine($name, $traits, $truth, $told, $shows, $has);
     }
 
     /**

@@ -77,7 +77,7 @@
           </Collapsible.Trigger>
         </div>
         <Collapsible.Content class="mb-2 border-l-2 border-wash pl-3 text-sm">
-          <p>{suspect.means}{suspect.settle ? ` To be sure: ${suspect.settle}` : ''}</p>
+          <p>{suspect.means}{suspect.tells ? ` To be sure: ${suspect.tells}` : ''}</p>
           {#if suspect.for.length > 0}
             <p>
               <span class="text-action">▲</span>

@@ -3056,7 +3056,7 @@ export interface components {
             name: string;
             area: string;
             means: string;
-            settle: string | null;
+            tells: string | null;
             danger: boolean;
             /** Format: float */
             probability: number;
