@@ -28,6 +28,30 @@ final readonly class Diagnosis
     ) {
     }
 
+    /** What is believed of a fault, 0 to 1. */
+    public function probability(string $fault): float
+    {
+        foreach ($this->suspects as $suspect) {
+            if ($suspect->code === $fault) {
+                return $suspect->probability;
+            }
+        }
+
+        return 0.0;
+    }
+
+    /** Whether it is likelier that it is none of the faults in question than any one of them. */
+    public function noneLeads(): bool
+    {
+        foreach ($this->suspects as $suspect) {
+            if ($suspect->explains !== []) {
+                return $this->none > $suspect->probability;
+            }
+        }
+
+        return $this->none > 0.0;
+    }
+
     /**
      * The next steps for somebody at the bench. Under a red tag the one test a lead signed for comes first, any other
      * test under power last.

@@ -18,6 +18,9 @@ final readonly class Looks
     /** @var array<string, int> finding code => index */
     private array $index;
 
+    /** @var array<string, int> finding code => how many looks show it */
+    private array $yieldedBy;
+
     /** @var array<string, true> present findings */
     private array $present;
 
@@ -26,6 +29,7 @@ final readonly class Looks
     {
         $this->index = array_flip($beliefs->network->findings);
         $this->outcomes = new CheckOutcomes($beliefs, $this->index);
+        $this->yieldedBy = array_count_values(array_merge([], ...array_values(array_map(static fn (Check $check): array => $check->yields, $knowledge->checks))));
         $this->present = array_fill_keys(array_keys($case->findings, true, true), true);
     }
 
@@ -46,8 +50,26 @@ final readonly class Looks
         if (array_intersect_key(array_flip($check->notWhen), $this->present) !== []) {
             return false;
         }
+        if ($check->onlyWhen !== [] && array_intersect_key(array_flip($check->onlyWhen), $this->present) === []) {
+            return false;
+        }
 
-        return array_diff_key(array_flip($check->yields), $this->case->findings) !== [];
+        return ! $this->wasMade($check);
+    }
+
+    /** Everything it shows is known, or something is known not to be there that no other look shows. */
+    private function wasMade(Check $check): bool
+    {
+        $open = false;
+        foreach ($check->yields as $finding) {
+            $known = $this->case->findings[$finding] ?? null;
+            if ($known === false && $this->yieldedBy[$finding] === 1) {
+                return true;
+            }
+            $open = $open || $known === null;
+        }
+
+        return ! $open;
     }
 
     /** The look as a step, with its answers; nothing when it does not belong to this complaint. */

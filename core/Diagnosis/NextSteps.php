@@ -22,6 +22,11 @@ final readonly class NextSteps
     /** A mend is offered from this probability on. */
     private const WORTH_MENDING = 0.05;
 
+    /** A look of so many minutes, its way included, is a glance; it saves so many minutes for each of its own. */
+    private const GLANCE = 3.0;
+
+    private const GLANCE_SAVES = 2.0;
+
     private Loss $loss;
 
     private RepairCost $repair;
@@ -63,9 +68,11 @@ final readonly class NextSteps
         usort($rest, self::better(...));
         $pay = array_values(array_filter($rest, static fn (Step $step): bool => $step->pays));
         $mends = $this->mends();
+        // quick looks that go in one sweep are one card
+        $pay = array_values(array_filter($pay, static fn (Step $s): bool => $sweep === null || ! in_array($s->code, array_map(static fn (Step $l): string => $l->code, $sweep->looks), true)));
         $order = [...$dangerOpen, ...$this->confirmed($mends), ...$this->around($first, $sweep, $pay)];
 
-        return self::each([...$order, ...($order === [] ? $mends : []), ...$rest]);
+        return self::each([...$order, ...($order === [] ? [...$this->glances($looks, $mends), ...$mends] : []), ...$rest]);
     }
 
     /**
@@ -81,6 +88,9 @@ final readonly class NextSteps
         $leader = null;
         foreach ($this->byProbability() as $i => $p) {
             $fault = $this->fault($i);
+            if ($leader === null && $this->settling->isTried($fault, $p)) {
+                $leader = $this->attempt('mend', $i, $p)->settles($fault->code, Because::Leader);
+            }
             $look = $this->settling->look($fault);
             $step = $look === null ? null : ($steps[$look->code] ?? $this->looks->step($look));
             if ($step === null) {
@@ -97,6 +107,23 @@ final readonly class NextSteps
         usort($danger, static fn (Step $a, Step $b): int => $a->needsPower <=> $b->needsPower);
 
         return [$leader, $danger];
+    }
+
+    /**
+     * Before a big mend that is a guess: a glance that settles something else, though it would hardly change the order.
+     *
+     * @param  list<Step>  $looks  best first
+     * @param  list<Step>  $mends
+     * @return list<Step>
+     */
+    private function glances(array $looks, array $mends): array
+    {
+        $first = $mends[0] ?? null;
+        if ($first === null || ! $this->settling->isBigGuess($this->knowledge->faults[$first->code])) {
+            return [];
+        }
+
+        return array_values(array_filter($looks, fn (Step $look): bool => $look->minutes <= self::GLANCE && $look->savesPerMinute > self::GLANCE_SAVES * $this->case->benchMinute));
     }
 
     /**
@@ -213,15 +240,27 @@ final readonly class NextSteps
             if ($p < self::WORTH_MENDING || ! $this->onShelf($fault) || ! $this->settling->maySwap($fault)) {
                 continue;
             }
-            $answers = [
-                new Outcome('present', [], $p, $this->beliefs->ifFault($i, true)->faults),
-                new Outcome('absent', [], 1 - $p, $this->beliefs->ifFault($i, false)->faults),
-            ];
-            $wasted = max(0.5, (1 - $p) * $this->loss->mend[$i] / $this->case->benchMinute);
-            $swaps[] = new Step($fault->code, 'swap', $fault->mend()->minutes, State::Unplugged->value, false, false, $wasted, $this->looks->saved($this->inQuestion, $answers) / $wasted, $answers);
+            $swaps[] = $this->attempt('swap', $i, $p);
         }
 
         return $swaps;
+    }
+
+    /**
+     * A swap or a mend as the answer it gives: perfect, and only the share of it that was for nothing costs.
+     *
+     * @param  'swap'|'mend'  $kind
+     */
+    private function attempt(string $kind, int $i, float $p): Step
+    {
+        $fault = $this->fault($i);
+        $answers = [
+            new Outcome('present', [], $p, $this->beliefs->ifFault($i, true)->faults),
+            new Outcome('absent', [], 1 - $p, $this->beliefs->ifFault($i, false)->faults),
+        ];
+        $wasted = max(0.5, (1 - $p) * $this->loss->mend[$i] / $this->case->benchMinute);
+
+        return new Step($fault->code, $kind, $fault->mend()->minutes, State::Unplugged->value, false, false, $wasted, $this->looks->saved($this->inQuestion, $answers) / $wasted, $answers);
     }
 
     private function onShelf(Fault $fault): bool

@@ -9,7 +9,9 @@ namespace OddBench\Diagnosis;
  * mended in vain with the probability that it was a later one. A look pays when it lowers this by more than it costs
  * (Heckerman, Breese and Rommelse 1995, Decision-theoretic troubleshooting, with one observation looked ahead).
  *
- * The probabilities of the faults in question are taken as shares of one trouble, as there.
+ * The probabilities of the faults in question are those of one trouble that has one of them behind it, or none; only where
+ * they add up to more than one are they taken as shares of it. Up to there the cost is a least of sums, each linear in the
+ * beliefs, so that on average no look can raise it.
  */
 final readonly class RepairCost
 {
@@ -38,10 +40,11 @@ final readonly class RepairCost
             return 0.0;
         }
         arsort($worth);
-        $left = 1.0;
+        $scale = max(1.0, $all);
+        $left = $all / $scale;
         $cost = 0.0;
         foreach (array_keys($worth) as $fault) {
-            $left -= $beliefs[$fault] / $all;
+            $left -= $beliefs[$fault] / $scale;
             $cost += max(0.0, $left) * $this->mend[$fault];
         }
 

@@ -26,6 +26,9 @@ final readonly class Settling
     /** One that a settling look has spoken for needs to be less sure. */
     private const CONFIRMED = 0.9;
 
+    /** A dangerous one is mended from here on: with less, something else has to be ruled out first. */
+    private const RATHER_THAN_NOT = 0.5;
+
     /** A finding speaks for a fault that shows it at least this often. */
     private const SPEAKS_FROM = 0.5;
 
@@ -80,10 +83,29 @@ final readonly class Settling
         return $probability >= self::DANGER_FROM && $this->isGated($fault) && ! $this->hasSpoken($fault);
     }
 
-    /** Whether it is likely and its mend big, so that it is confirmed first. */
+    /** Whether it is likely and its mend big, or much longer than the look, so that it is confirmed first. */
     public function wantsConfirming(Fault $fault, float $probability): bool
     {
-        return $probability >= self::LIKELY_FROM && $probability < self::SURE && $this->cost->isBig($fault) && ! $this->hasSpoken($fault);
+        return $probability >= self::LIKELY_FROM && $probability < self::SURE && ! $this->hasSpoken($fault) && ($this->cost->isBig($fault) || $this->isGlance($fault));
+    }
+
+    /** Whether its settling look takes a fraction of its mend: nobody turns a nut before rocking the bed. */
+    private function isGlance(Fault $fault): bool
+    {
+        $look = $this->look($fault);
+
+        return $look !== null && 2 * ($look->minutes + $this->knowledge->bench->minutesToReach($look->state)) <= $fault->mend()->minutes;
+    }
+
+    public function isBigGuess(Fault $fault): bool
+    {
+        return $this->cost->isBig($fault) && ! $this->hasSpoken($fault);
+    }
+
+    /** Whether it is likely and put right in minutes without a part, with no look that would settle it: then one tries. */
+    public function isTried(Fault $fault, float $probability): bool
+    {
+        return $probability >= self::LIKELY_FROM && ! $this->isGated($fault) && ! $this->cost->isBig($fault) && $this->look($fault) === null;
     }
 
     /** Whether its mend is as good as certain to be right. */
@@ -95,7 +117,7 @@ final readonly class Settling
     /** Whether a mend may be offered now. */
     public function mayMend(Fault $fault, float $probability): bool
     {
-        if ($this->isGated($fault) && ! $this->hasSpoken($fault)) {
+        if ($this->isGated($fault) && (! $this->hasSpoken($fault) || $probability < self::RATHER_THAN_NOT)) {
             return false;
         }
 

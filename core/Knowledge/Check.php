@@ -22,6 +22,7 @@ final readonly class Check
      * @param  Reading|null  $reading  the value that is measured, where one value tells
      * @param  list<string>  $pictures  drawings to compare with by eye
      * @param  list<string>  $notWhen  findings with which it cannot be done, or tells nothing
+     * @param  list<string>  $onlyWhen  findings of which one must be there, or it tells nothing; none for always
      */
     public function __construct(
         public string $code,
@@ -42,6 +43,7 @@ final readonly class Check
         public array $pictures,
         public ?string $caution,
         public array $notWhen = [],
+        public array $onlyWhen = [],
     ) {
     }
 }

@@ -37,6 +37,7 @@ final class CheckReader
             pictures: $entry->codes('pictures'),
             caution: $entry->textOrNull('caution'),
             notWhen: $entry->codes('not_when'),
+            onlyWhen: $entry->codes('only_when'),
         );
     }
 

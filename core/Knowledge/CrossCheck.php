@@ -93,6 +93,7 @@ final class CrossCheck
         foreach ($this->knowledge->checks as $check) {
             $this->exist('checks.yaml', $check->code, 'yields', $check->yields, $this->knowledge->findings);
             $this->exist('checks.yaml', $check->code, 'not_when', $check->notWhen, $this->knowledge->findings);
+            $this->exist('checks.yaml', $check->code, 'only_when', $check->onlyWhen, $this->knowledge->findings);
             $this->exist('checks.yaml', $check->code, 'hazards', $check->hazards, $this->knowledge->hazards);
             if (($check->yields === []) !== $check->byPart) {
                 $this->wrong('checks.yaml', $check->code, 'yields', $check->byPart ? 'must be empty: swapping a part settles the fault' : 'must name at least one finding');

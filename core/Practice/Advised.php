@@ -9,9 +9,13 @@ use OddBench\Diagnosis\Diagnose;
 use OddBench\Diagnosis\Step;
 use OddBench\Knowledge\Knowledge;
 
-/** Does whatever stands first among the next steps of the diagnosis; hands the machine over when nothing stands there. */
+/** Does whatever stands first among the next steps of the diagnosis; hands the machine over when nothing
+ * stands there, or only a mend where it is likelier to be none of the suspects. */
 final readonly class Advised implements Way
 {
+    /** A mend less likely than this is no longer tried where it is likelier to be none of the suspects. */
+    private const LONG_SHOT = 0.15;
+
     private Diagnose $diagnose;
 
     /** @param  'measure-first'|'swap-first'  $school  with swap-first every part is on the shelf */
@@ -30,34 +34,15 @@ final readonly class Advised implements Way
             'ruled_out' => array_values(array_unique([...$ruledOut, ...($machine->unheardOf ? $machine->truth : [])])),
             'on_shelf' => array_keys($this->knowledge->partClasses),
         ], $this->knowledge));
-        foreach ($diagnosis->next as $step) {
-            return match ($step->kind) {
-                'check' => Move::look($step->code),
-                'sweep' => Move::look(...array_map(static fn (Step $look): string => $look->code, $step->looks)),
-                'swap', 'mend' => Move::mend($step->code),
-            };
-        }
-        // what can hurt and could not be settled is for somebody else; anything else that explains something is tried
-        foreach ($diagnosis->suspects as $suspect) {
-            if ($suspect->explains !== []) {
-                return $this->isGated($suspect->code) ? Move::handOver() : Likeliest::mend($this->knowledge, $diagnosis->suspects, $this->notOnAGuess($ruledOut));
-            }
+        $step = $diagnosis->next[0] ?? null;
+        if ($step === null || ($step->kind === 'mend' && $diagnosis->noneLeads() && $diagnosis->probability($step->code) < self::LONG_SHOT)) {
+            return Move::handOver();
         }
 
-        return Move::handOver();
-    }
-
-    private function isGated(string $code): bool
-    {
-        return $this->knowledge->faults[$code]->danger || $this->knowledge->faults[$code]->qualified !== null;
-    }
-
-    /**
-     * @param  list<string>  $ruledOut
-     * @return list<string>
-     */
-    private function notOnAGuess(array $ruledOut): array
-    {
-        return [...$ruledOut, ...array_values(array_filter(array_keys($this->knowledge->faults), $this->isGated(...)))];
+        return match ($step->kind) {
+            'check' => Move::look($step->code),
+            'sweep' => Move::look(...array_map(static fn (Step $look): string => $look->code, $step->looks)),
+            'swap', 'mend' => Move::mend($step->code),
+        };
     }
 }

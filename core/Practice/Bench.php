@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddBench\Practice;
 
 use OddBench\Knowledge\Knowledge;
+use OddBench\Knowledge\Traits;
 
 /** Plays a broken machine in one way of working until every true fault has been mended. */
 final readonly class Bench
@@ -47,6 +48,21 @@ final readonly class Bench
             }
         }
 
-        return new Played($machine, $minutes, $right, $done, $wrong, $left === []);
+        return new Played($machine, $minutes, $right, $done, $wrong, $left === [], $this->grave($machine, $wrong));
+    }
+
+    /**
+     * @param  list<string>  $wrong
+     * @return list<string>
+     */
+    private function grave(BrokenMachine $machine, array $wrong): array
+    {
+        $traits = Traits::of($machine->traits);
+
+        return array_values(array_filter($wrong, function (string $code) use ($machine, $traits): bool {
+            $fault = $this->knowledge->fault($code);
+
+            return ! in_array($code, $machine->has, true) && ($fault->danger || $fault->forQualified($traits));
+        }));
     }
 }

@@ -19,6 +19,12 @@ final readonly class BrokenMachine
     {
     }
 
+    /** The same machine, with what is wrong with it on nobody’s list. */
+    public function asUnheardOf(): self
+    {
+        return new self($this->name, $this->traits, $this->truth, $this->told, $this->shows, $this->has, true);
+    }
+
     /**
      * What a look at these findings shows.
      *

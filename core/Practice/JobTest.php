@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddBench\Practice;
 
+use OddBench\Diagnosis\CaseFile;
+use OddBench\Diagnosis\Diagnose;
 use OddBench\Knowledge\Knowledge;
 use Random\Randomizer;
 
@@ -44,5 +46,44 @@ final readonly class JobTest
         $bench = new Bench($this->knowledge, $this->proving);
 
         return Score::of(array_map(static fn (BrokenMachine $machine): Played => $bench->play($machine, $way), $machines));
+    }
+
+    /**
+     * Whether the probabilities of the faults in question mean what they say, by what is told at the counter.
+     *
+     * @param  list<BrokenMachine>  $machines  with every fault they have
+     */
+    public function calibration(array $machines): Calibration
+    {
+        $diagnose = new Diagnose($this->knowledge);
+        $told = [];
+        foreach ($machines as $machine) {
+            $case = CaseFile::read(['traits' => $machine->traits, 'findings' => $machine->answer($machine->told)], $this->knowledge);
+            foreach ($diagnose->suspectsOf($case) as $suspect) {
+                if ($suspect->explains !== []) {
+                    $told[] = [$suspect->probability, in_array($suspect->code, $machine->has, true)];
+                }
+            }
+        }
+
+        return Calibration::of($told);
+    }
+
+    /**
+     * Expected minutes of the best way there is and of ours, each over so many small random trades.
+     *
+     * @return array{best: float, ours: float}
+     */
+    public static function againstTheBest(Randomizer $random, int $trades): array
+    {
+        $best = $ours = 0.0;
+        for ($i = 0; $i < $trades; $i++) {
+            $trade = RandomTrade::make($random);
+            $policy = new BestPolicy($trade);
+            $best += $policy->best();
+            $ours += $policy->of(new Advised($trade, 'measure-first'));
+        }
+
+        return ['best' => $best / max(1, $trades), 'ours' => $ours / max(1, $trades)];
     }
 }

@@ -12,6 +12,7 @@ final readonly class Played
      * @param  float  $rightMinutes  the minutes of the mends that were right; the same whichever way is taken
      * @param  list<string>  $looks  checks in the order they were done
      * @param  list<string>  $wrong  faults mended in vain
+     * @param  list<string>  $gravelyWrong  those of them that are dangerous or for qualified people only, and that it has not got at all
      */
     public function __construct(
         public BrokenMachine $machine,
@@ -20,6 +21,7 @@ final readonly class Played
         public array $looks,
         public array $wrong,
         public bool $settled,
+        public array $gravelyWrong = [],
     ) {
     }
 }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace OddBench\Practice;
 
-/** How a way of working did over many machines; bench minutes, each percentile by the nearest rank. */
+/** How a way of working did over many machines; bench minutes, each percentile by the nearest rank; what was mended in vain is told per machine, the
+ * dangerous and qualified-only ones of it in all. */
 final readonly class Score
 {
     private function __construct(
@@ -15,6 +16,7 @@ final readonly class Score
         public float $mean,
         public float $looks,
         public float $inVain,
+        public int $gravelyInVain,
     ) {
     }
 
@@ -33,6 +35,7 @@ final readonly class Score
             mean: array_sum($minutes) / $many,
             looks: array_sum(array_map(static fn (Played $p): int => count($p->looks), $played)) / $many,
             inVain: array_sum(array_map(static fn (Played $p): int => count($p->wrong), $played)) / $many,
+            gravelyInVain: array_sum(array_map(static fn (Played $p): int => count($p->gravelyWrong), $played)),
         );
     }
 

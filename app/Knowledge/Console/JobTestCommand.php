@@ -4,44 +4,82 @@ declare(strict_types=1);
 
 namespace App\Knowledge\Console;
 
+use App\Diagnosis\FirstDiagnoses;
 use App\Knowledge\KnowledgeFiles;
 use Illuminate\Console\Command;
+use Illuminate\Database\QueryException;
+use OddBench\Practice\BrokenMachine;
+use OddBench\Practice\Calibration;
 use OddBench\Practice\JobTest;
 use OddBench\Practice\SampledMachines;
+use OddBench\Practice\Score;
 use OddBench\Practice\Story;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 final class JobTestCommand extends Command
 {
-    protected $signature = 'odd-bench:job-test {--machines=300} {--seed=300}';
+    private const LIST = 'checklist';
+
+    protected $signature = 'odd-bench:job-test {--machines=300 : machines drawn from the network} {--seed=300}
+        {--prove=0 : minutes of proving charged for each mend in vain} {--calibrate=2000 : machines for the reliability table, 0 for none}
+        {--best=300 : small trades on which the best possible way is worked out, 0 for none}';
 
     protected $description = 'Play broken machines as advised, by a checklist and at random, and compare the bench minutes';
 
-    public function handle(KnowledgeFiles $files): int
+    public function handle(KnowledgeFiles $files, FirstDiagnoses $first): int
     {
         $knowledge = $files->read();
         $practice = $files->practice();
         $seed = (int) $this->option('seed');
-        $sampled = (new SampledMachines($knowledge, new Randomizer(new Mt19937($seed))))->draw(max(1, (int) $this->option('machines')));
+        $prove = (float) $this->option('prove');
+        $draw = static fn (int $many): array => (new SampledMachines($knowledge, new Randomizer(new Mt19937($seed))))->draw($many);
+        $sampled = $draw(max(1, (int) $this->option('machines')));
         $written = array_map(static fn (Story $s) => $s->machine($knowledge->family($s->family)->traits), array_values($practice->stories));
-        $test = new JobTest($knowledge, $practice->checklist);
-        foreach (['sampled from the network' => $sampled, 'written' => $written, 'all' => [...$sampled, ...$written]] as $name => $machines) {
-            $rows = [];
-            foreach ($test->ways(new Randomizer(new Mt19937($seed))) as $way => $how) {
-                $rows[$way] = $test->play($machines, $how);
-            }
-            $list = $rows['checklist'];
-            $this->line(sprintf('%d machines, %s: bench minutes until what was wrong is settled', count($machines), $name));
-            $this->table(
-                ['way of working', 'median', '90th percentile', 'mean', 'looks', 'mends in vain', 'settled', 'median against the checklist'],
-                array_map(static fn (string $way): array => [
-                    $way, sprintf('%.1f', $rows[$way]->median), sprintf('%.1f', $rows[$way]->ninetieth), sprintf('%.1f', $rows[$way]->mean), sprintf('%.1f', $rows[$way]->looks),
-                    sprintf('%.2f', $rows[$way]->inVain), "{$rows[$way]->settled}", sprintf('%+.0f %%', 100 * ($rows[$way]->median / max(0.1, $list->median) - 1)),
-                ], array_keys($rows)),
-            );
+        $test = new JobTest($knowledge, $practice->checklist, $prove);
+        foreach (['sampled from the network' => $sampled, 'sampled, with one fault in ten on nobody’s list' => SampledMachines::withUnheardOf($sampled), 'written' => $written] as $name => $machines) {
+            $this->played($name, $prove, $machines, array_map(static fn ($how) => $test->play($machines, $how), $test->ways(new Randomizer(new Mt19937($seed)))));
+        }
+        if ((int) $this->option('best') > 0) {
+            $trades = (int) $this->option('best');
+            $means = JobTest::againstTheBest(new Randomizer(new Mt19937($seed)), $trades);
+            $this->line(sprintf('%d small random trades: %.2f bench minutes on average as advised, %.2f by the best possible way: %+.1f %%', $trades, $means['ours'], $means['best'], 100 * ($means['ours'] / max(0.01, $means['best']) - 1)));
+        }
+        if ((int) $this->option('calibrate') > 0) {
+            $this->reliability('Faults in question by what is told at the counter, sampled machines', $test->calibration($draw((int) $this->option('calibrate'))));
+        }
+        try {
+            $own = $first->calibration();
+            $this->reliability('This shop’s own finished jobs: what was confirmed first, against what it turned out to be', $own);
+        } catch (QueryException) {
+            $this->line('This shop’s own jobs are not counted: the database does not answer.');
         }
 
         return self::SUCCESS;
+    }
+
+    /**
+     * @param  list<BrokenMachine>  $machines
+     * @param  array<string, Score>  $rows  by way of working
+     */
+    private function played(string $name, float $prove, array $machines, array $rows): void
+    {
+        $charged = $prove > 0 ? sprintf(', %g minutes of proving charged for each mend in vain', $prove) : '';
+        $this->line(sprintf('%d machines, %s: bench minutes until what was wrong is settled%s', count($machines), $name, $charged));
+        $this->table(
+            ['way of working', 'median', '90th percentile', 'mean', 'looks', 'mends in vain', 'of danger, in all', 'settled', 'median against the checklist'],
+            array_map(static fn (string $way): array => [
+                $way, sprintf('%.1f', $rows[$way]->median), sprintf('%.1f', $rows[$way]->ninetieth), sprintf('%.1f', $rows[$way]->mean), sprintf('%.1f', $rows[$way]->looks),
+                sprintf('%.2f', $rows[$way]->inVain), "{$rows[$way]->gravelyInVain}", "{$rows[$way]->settled}", sprintf('%+.0f %%', 100 * ($rows[$way]->median / max(0.1, $rows[self::LIST]->median) - 1)),
+            ], array_keys($rows)),
+        );
+    }
+
+    private function reliability(string $name, Calibration $of): void
+    {
+        $this->line(sprintf('%s: %d, Brier score %.4f', $name, $of->count, $of->brier));
+        $this->table(['told', 'how many', 'told on average', 'was so'], array_map(static fn (array $row): array => [
+            sprintf('%.1f to %.1f', $row['from'], $row['to']), "{$row['count']}", sprintf('%.1f %%', 100 * $row['told']), sprintf('%.1f %%', 100 * $row['was']),
+        ], $of->rows));
     }
 }
