@@ -24,7 +24,7 @@ final readonly class DiagnosisController
     public function record(int $job, RecordFindingsRequest $request, RecordFinding $record): JobView
     {
         Gate::authorize('work', Job::class);
-        $record->record(Job::query()->findOrFail($job), $request->findings(), $request->words('check'), $request->words('value'), Here::person());
+        $record->record(Job::query()->findOrFail($job), $request->findings(), $request->checks(), $request->words('value'), Here::person());
 
         return $this->show->of($job);
     }

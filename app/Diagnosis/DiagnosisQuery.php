@@ -6,7 +6,7 @@ namespace App\Diagnosis;
 
 use App\Intake\Job;
 use App\Shop\Setting;
-use App\Stock\Part;
+use App\Stock\ClassCosts;
 use Illuminate\Support\Facades\DB;
 use OddBench\Diagnosis\CaseFile;
 use OddBench\Diagnosis\Diagnose;
@@ -16,7 +16,7 @@ use OddBench\Knowledge\Knowledge;
 /** Puts a job’s case before the computation: its findings, its family’s traits and history, the shop’s shelf and rates. */
 final readonly class DiagnosisQuery
 {
-    public function __construct(private Knowledge $knowledge, private FaultCounts $counts)
+    public function __construct(private Knowledge $knowledge, private FaultCounts $counts, private ClassCosts $costs)
     {
     }
 
@@ -56,7 +56,7 @@ final readonly class DiagnosisQuery
             }
         }
         $family = $job->machine->family;
-        $costs = $this->shelf();
+        $parts = $this->costs->all();
 
         return [
             'traits' => $this->knowledge->families[$family]->traits ?? [],
@@ -65,21 +65,8 @@ final readonly class DiagnosisQuery
             'school' => $school,
             'red_tag' => $job->machine->redTag !== null,
             'hidden' => array_values(array_filter(DB::table('hidden_checks')->where('job_id', $job->id)->pluck('code')->all(), fn (mixed $code): bool => is_string($code) && isset($this->knowledge->checks[$code]))),
-            'on_shelf' => array_keys($costs),
-            'rates' => ['bench_minute' => (float) Setting::benchMinuteMinor(), 'parts' => $costs],
+            'on_shelf' => $parts['on_shelf'],
+            'rates' => ['bench_minute' => (float) Setting::benchMinuteMinor(), 'parts' => $parts['costs'], 'waiting' => $parts['waiting']],
         ];
-    }
-
-    /** @return array<string, float> part class on the shelf => what one costs on average, in minor units */
-    private function shelf(): array
-    {
-        $costs = [];
-        foreach (Part::query()->where('on_hand', '>', 0)->groupBy('class')->selectRaw('class, sum(value_minor) / sum(on_hand) as cost')->toBase()->get() as $row) {
-            if (isset($this->knowledge->partClasses[$row->class])) {
-                $costs[(string) $row->class] = (float) $row->cost;
-            }
-        }
-
-        return $costs;
     }
 }

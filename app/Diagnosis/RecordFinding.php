@@ -26,36 +26,37 @@ final readonly class RecordFinding
 
     /**
      * @param  non-empty-array<string, bool>  $findings  code => present
-     * @param  string|null  $check  the check that showed it, when it was one
+     * @param  list<string>  $checks  the checks that showed it: none, one, or those of a sweep
      *
      * @throws InputError for an unknown code, or one the check does not settle
      * @throws Refused when it is known already, or a red tag forbids the check
      */
-    public function record(Job $job, array $findings, ?string $check, ?string $value, Person $by): Job
+    public function record(Job $job, array $findings, array $checks, ?string $value, Person $by): Job
     {
         foreach (array_keys($findings) as $code) {
             $this->knowledge->finding($code, "findings.{$code}");
         }
-        if ($check !== null && array_diff(array_keys($findings), $this->knowledge->check($check)->yields) !== []) {
-            throw InputError::at('check', "“{$this->knowledge->check($check)->name}” does not settle this finding.");
-        }
+        $shownBy = $this->shownBy(array_keys($findings), $checks);
 
-        return $this->record->write($job, $by, null, function (Job $job) use ($findings, $check, $value, $by): Said {
-            $test = $check === null ? null : $this->allowUnderRedTag($job, $check);
+        return $this->record->write($job, $by, null, function (Job $job) use ($findings, $checks, $shownBy, $value, $by): Said {
+            $tests = array_filter(array_map(fn (string $check): ?SupervisedTest => $this->allowUnderRedTag($job, $check), $checks));
             $words = $dangers = [];
             foreach ($findings as $code => $present) {
-                $this->put($job, $code, $present, $check === null ? 'seen' : "check:{$check}", $value, $by);
+                $this->put($job, $code, $present, isset($shownBy[$code]) ? "check:{$shownBy[$code]}" : 'seen', $value, $by);
                 $finding = $this->knowledge->findings[$code];
                 $words[] = $present ? $finding->name : ($finding->absent ?? "not: {$finding->name}");
                 if ($present && $finding->redTag) {
                     $dangers[] = $finding->name;
                 }
             }
-            $text = ($check === null ? '' : "{$this->knowledge->checks[$check]->name}: ").implode(', ', $words).($value === null ? '' : " ({$value})");
-            if ($check !== null) {
+            $names = array_map(fn (string $check): string => $this->knowledge->checks[$check]->name, $checks);
+            $text = ($names === [] ? '' : implode(', ', $names).': ').implode(', ', $words).($value === null ? '' : " ({$value})");
+            foreach ($checks as $check) {
                 $this->lookLists->lookedInJob($job, $check, $by);
             }
-            $test?->update(['done_at' => now(), 'done_by' => $by->id, 'result' => $text]);
+            foreach ($tests as $test) {
+                $test->update(['done_at' => now(), 'done_by' => $by->id, 'result' => $text]);
+            }
             if ($dangers !== []) {
                 $this->redTag->on($job, implode(', ', $dangers), $by);
                 $text .= '. Red tag on.';
@@ -63,6 +64,31 @@ final readonly class RecordFinding
 
             return new Said('finding', $text);
         });
+    }
+
+    /**
+     * Which of the checks shows which finding.
+     *
+     * @param  list<string>  $findings
+     * @param  list<string>  $checks
+     * @return array<string, string> finding code => check code
+     *
+     * @throws InputError for a finding none of them shows, or a check nobody knows
+     */
+    private function shownBy(array $findings, array $checks): array
+    {
+        $shownBy = [];
+        foreach ($checks as $check) {
+            foreach (array_intersect($findings, $this->knowledge->check($check)->yields) as $finding) {
+                $shownBy[$finding] ??= $check;
+            }
+        }
+        if ($checks !== [] && array_diff($findings, array_keys($shownBy)) !== []) {
+            $names = implode('”, “', array_map(fn (string $check): string => $this->knowledge->checks[$check]->name, $checks));
+            throw InputError::at('check', "“{$names}” does not settle this finding.");
+        }
+
+        return $shownBy;
     }
 
     /** Inside a running write: one finding, unless it is known with the same answer. */

@@ -15,6 +15,8 @@ final class RecordFindingsRequest extends Form
             'findings' => ['required', 'array', 'min:1', 'max:20'],
             'findings.*' => ['required', 'boolean'],
             'check' => ['nullable', 'string', 'max:60'],
+            'checks' => ['nullable', 'array', 'max:5'],
+            'checks.*' => ['required', 'string', 'max:60'],
             'value' => ['nullable', 'string', 'max:60'],
         ];
     }
@@ -23,6 +25,15 @@ final class RecordFindingsRequest extends Form
     public function messages(): array
     {
         return ['findings.required' => 'Which finding? Type two or three letters and choose one.', 'findings.*.boolean' => 'A finding is there (true) or not (false).'];
+    }
+
+    /** @return list<string> the looks that were made: one, or those of a sweep */
+    public function checks(): array
+    {
+        $checks = array_values(array_filter((array) $this->validated('checks'), is_string(...)));
+        $one = $this->words('check');
+
+        return $one === null ? $checks : array_values(array_unique([$one, ...$checks]));
     }
 
     /** @return non-empty-array<string, bool> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Diagnosis;
 
 use App\Intake\Job;
+use OddBench\Diagnosis\CaseFile;
 use OddBench\Diagnosis\Diagnose;
 use OddBench\Diagnosis\Diagnosis;
 use OddBench\Diagnosis\Outcome;
@@ -22,7 +23,7 @@ final readonly class ShowDiagnosis
 
     private const LIKELY = 9;
 
-    public function __construct(private Knowledge $knowledge, private DiagnosisQuery $query, private FaultCounts $counts, private BeliefHistoryQuery $history, private StepWords $words)
+    public function __construct(private Knowledge $knowledge, private DiagnosisQuery $query, private FaultCounts $counts, private BeliefHistoryQuery $history, private StepWords $words, private FirstDiagnoses $first)
     {
     }
 
@@ -40,12 +41,15 @@ final readonly class ShowDiagnosis
 
         return new DiagnosisView(
             version: $job->version,
-            suspects: array_map(fn (Suspect $s): SuspectView => $this->suspect($s, $diagnosis, $history, $present), array_values($shown)),
+            suspects: array_map(fn (Suspect $s): SuspectView => $this->suspect($s, $diagnosis, $case, $history, $present), array_values($shown)),
             others: count($diagnosis->suspects) - count($shown),
             unexplained: array_map(fn (string $code): string => $this->knowledge->findings[$code]->name, $diagnosis->unexplained),
             danger: $diagnosis->danger->because,
-            next: array_map(fn (Step $s): StepView => $this->step($s, $diagnosis, $job->machine->redTag !== null && $s->needsPower && $s->code !== $signed), array_slice($next, 0, self::STEPS)),
-            why: $this->words->why($next, $case),
+            none: $diagnosis->none,
+            overturned: $this->words->overturned($this->first->counts()),
+            noneAdvice: $diagnosis->noneLeads() ? $this->words->noneAdvice() : [],
+            next: array_map(fn (Step $s): StepView => $this->step($s, $diagnosis, $case, $job->machine->redTag !== null && $s->needsPower && $s->code !== $signed), array_slice($next, 0, self::STEPS)),
+            why: $this->words->why($next, $diagnosis),
             otherSchool: $this->words->otherSchool($next, $this->query->judge($case->byTheOtherSchool())->nextAtTheBench($signed), $case),
             likely: (new Diagnose($this->knowledge))->likelyFindings($case, self::LIKELY),
             moves: $moves,
@@ -57,7 +61,7 @@ final readonly class ShowDiagnosis
      * @param  array{jobs: int, faults: array<string, int>}  $history
      * @param  array<array-key, true>  $present
      */
-    private function suspect(Suspect $s, Diagnosis $diagnosis, array $history, array $present): SuspectView
+    private function suspect(Suspect $s, Diagnosis $diagnosis, CaseFile $case, array $history, array $present): SuspectView
     {
         $fault = $this->knowledge->faults[$s->code];
 
@@ -66,6 +70,8 @@ final readonly class ShowDiagnosis
             name: $fault->name,
             area: $fault->area,
             means: $fault->means,
+            first: $this->words->first($s->code, $diagnosis),
+            qualified: $fault->forQualified($case->traits),
             tells: $fault->tells,
             danger: $fault->danger,
             probability: $s->probability,
@@ -119,7 +125,7 @@ final readonly class ShowDiagnosis
         return $views;
     }
 
-    private function step(Step $s, Diagnosis $diagnosis, bool $wantsSignature): StepView
+    private function step(Step $s, Diagnosis $diagnosis, CaseFile $case, bool $wantsSignature): StepView
     {
         $check = $s->kind === 'check' ? $this->knowledge->checks[$s->code] : null;
         $finding = $check !== null && ($s->answers[0]->answer ?? '') === 'present' ? array_key_first($s->answers[0]->findings) : null;
@@ -134,7 +140,7 @@ final readonly class ShowDiagnosis
             state: $s->state,
             supervised: $s->supervised,
             wantsSignature: $wantsSignature,
-            qualified: $check->qualified ?? false,
+            qualified: $check !== null ? $check->qualified : ($s->kind !== 'sweep' && $this->knowledge->faults[$s->code]->forQualified($case->traits)),
             steps: $this->words->steps($s),
             cautions: $this->words->cautions($s),
             takes: $check?->takes,
@@ -143,6 +149,8 @@ final readonly class ShowDiagnosis
             pictures: $check->pictures ?? [],
             pays: $s->pays,
             answers: array_map(fn (Outcome $o): AnswerView => new AnswerView($o->answer, $this->answerName($o->answer), $o->probability, $this->beliefs(in_array($o->answer, ['present', 'absent'], true) ? $diagnosis->leadsTo($o->beliefs) : $diagnosis->raises($o->beliefs))), $s->answers),
+            looks: array_map(fn (Step $look): StepView => $this->step($look, $diagnosis, $case, $wantsSignature), $s->looks),
+            tag: $this->words->tag($s, $diagnosis),
         );
     }
 

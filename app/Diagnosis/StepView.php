@@ -7,7 +7,7 @@ namespace App\Diagnosis;
 use App\Api\View;
 use OpenApi\Attributes as OA;
 
-/** A next step: a look, a swap or a mend. */
+/** A next step: a look, several quick ones in a sweep, a swap or a mend. */
 #[OA\Schema]
 final readonly class StepView extends View
 {
@@ -16,10 +16,11 @@ final readonly class StepView extends View
      * @param  list<string>  $cautions
      * @param  list<string>  $pictures
      * @param  list<AnswerView>  $answers
+     * @param  list<StepView>  $looks
      */
     public function __construct(
         #[OA\Property] public string $code,
-        #[OA\Property(enum: ['check', 'swap', 'mend'])] public string $kind,
+        #[OA\Property(enum: ['check', 'sweep', 'swap', 'mend'])] public string $kind,
         #[OA\Property] public string $name,
         #[OA\Property(description: 'the one finding a yes or no is about')] public ?string $finding,
         #[OA\Property(description: 'that finding in words')] public ?string $asks,
@@ -36,6 +37,8 @@ final readonly class StepView extends View
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'drawings to compare with')] public array $pictures,
         #[OA\Property(description: 'it saves more than it costs')] public bool $pays,
         #[OA\Property(type: 'array', items: new OA\Items(ref: AnswerView::class))] public array $answers,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StepView::class), description: 'of a sweep')] public array $looks,
+        #[OA\Property(description: 'why it stands where it stands, in a word or two')] public ?string $tag,
     ) {
     }
 }

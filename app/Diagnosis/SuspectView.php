@@ -22,6 +22,8 @@ final readonly class SuspectView extends View
         #[OA\Property] public string $name,
         #[OA\Property] public string $area,
         #[OA\Property] public string $means,
+        #[OA\Property(description: 'the look it wants before anybody mends it')] public ?string $first,
+        #[OA\Property(description: 'its mend is for qualified people only')] public bool $qualified,
         #[OA\Property] public ?string $tells,
         #[OA\Property] public bool $danger,
         #[OA\Property] public float $probability,

@@ -65,6 +65,7 @@ final readonly class NextStep
         return match ($next?->kind) {
             null => ['Confirm what it is', 1],
             'check' => [$this->knowledge->checks[$next->code]->name, (int) ceil($next->minutes)],
+            'sweep' => [sprintf('%d quick looks', count($next->looks)), (int) ceil($next->minutes)],
             default => ["Confirm: {$this->knowledge->faults[$next->code]->name}", 1],
         };
     }

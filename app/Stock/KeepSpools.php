@@ -101,7 +101,7 @@ final readonly class KeepSpools
         DB::transaction(function () use ($spool, $job, $by): void {
             $known = $job->findings()->pluck('code')->all();
             foreach (array_diff_key($this->state($spool)->findings, array_flip(array_filter($known, is_string(...)))) as $code => $said) {
-                $this->findings->record($job, [$code => true], null, "spool {$spool->code}: {$said}", $by);
+                $this->findings->record($job, [$code => true], [], "spool {$spool->code}: {$said}", $by);
             }
             $job->refresh()->update(['spool_id' => $spool->id]);
             SpoolEvent::query()->create(['spool_id' => $spool->id, 'kind' => 'job', 'grams' => $spool->left_g, 'job_id' => $job->id, 'person_id' => $by->id, 'at' => now()]);

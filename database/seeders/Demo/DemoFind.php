@@ -72,7 +72,7 @@ final readonly class DemoFind
             $this->withdraw->withdraw($job, $wrong, $by);
         }
         if ($job->findings()->where('code', 'knob-screw-turns')->doesntExist()) {
-            $this->findings->record($job->refresh(), ['knob-screw-turns' => true], null, null, $by);
+            $this->findings->record($job->refresh(), ['knob-screw-turns' => true], [], null, $by);
         }
         $this->confirm->confirm($job->refresh(), ['knob-screws-free'], $job->version, $by);
 

@@ -28,6 +28,7 @@ use App\Stock\Part;
 use App\Stock\UsePart;
 use Generator;
 use Illuminate\Support\Str;
+use OddBench\Diagnosis\Step;
 use OddBench\Intake\Began;
 use OddBench\Intake\JobKind;
 use OddBench\Intake\Station;
@@ -139,7 +140,7 @@ final class DemoJob
         yield new Beat($who, 3);
         $told = array_slice($this->told($truth), 0, 3);
         if ($told !== []) {
-            $this->job = $this->record->record($this->job, array_fill_keys($told, true), null, null, $this->people[$who]);
+            $this->job = $this->record->record($this->job, array_fill_keys($told, true), [], null, $this->people[$who]);
         }
         for ($look = 0; $look < ($plot->stopAt === 'find' ? 1 : self::MOST_LOOKS); $look++) {
             $judged = $this->diagnosis->of($this->job->refresh());
@@ -147,15 +148,16 @@ final class DemoJob
             if ($judged->suspects[0]->probability > self::SURE && $judged->suspects[0]->explains !== []) {
                 break;
             }
-            if ($next?->kind !== 'check') {
+            if ($next?->kind !== 'check' && $next?->kind !== 'sweep') {
                 break;
             }
             yield new Beat($who, (int) ceil($next->minutes));
-            $check = $this->knowledge->checks[$next->code];
+            $looks = array_map(static fn (Step $look): string => $look->code, $next->looks === [] ? [$next] : $next->looks);
+            $yields = array_merge(...array_map(fn (string $look): array => $this->knowledge->checks[$look]->yields, $looks));
             $known = $this->job->findings()->pluck('code')->all();
-            $seen = array_intersect_key($truth->shows, array_flip(array_diff($check->yields, $known)));
+            $seen = array_intersect_key($truth->shows, array_flip(array_diff($yields, $known)));
             if ($seen !== []) {
-                $this->job = $this->record->record($this->job, $seen, $next->code, null, $this->people[$who]);
+                $this->job = $this->record->record($this->job, $seen, $looks, null, $this->people[$who]);
             }
         }
         if ($plot->stopAt === 'find') {
@@ -306,7 +308,7 @@ final class DemoJob
             $this->job = app(\App\Diagnosis\WithdrawFinding::class)->withdraw($this->job, $wrong, $this->people[$who]);
         }
         if ($this->job->findings()->where('code', $telling)->doesntExist()) {
-            $this->job = $this->record->record($this->job, [$telling => true], null, null, $this->people[$who]);
+            $this->job = $this->record->record($this->job, [$telling => true], [], null, $this->people[$who]);
         }
         foreach ($this->job->confirmed()->pluck('fault')->all() as $code) {
             if (! in_array($code, $truth->faults, true)) {

@@ -7,6 +7,7 @@
   import Key from '@/ui/Key.svelte';
   import MeasuredValue from './MeasuredValue.svelte';
   import Picture from './pictures/Picture.svelte';
+  import SweepCard from './SweepCard.svelte';
 
   interface Props {
     job: Job;
@@ -15,7 +16,7 @@
     busy: boolean;
     school: School;
     picked: string[];
-    record: (findings: Record<string, boolean>, check: string) => Promise<boolean>;
+    record: (findings: Record<string, boolean>, checks: string[]) => Promise<boolean>;
     measure: (check: string, value: number) => Promise<boolean>;
     cannotTell: (check: string) => Promise<boolean>;
   }
@@ -32,8 +33,11 @@
   }: Props = $props();
 
   let chosen = $state('');
-  const step = $derived<Step | undefined>(diagnosis.next.find((s) => s.code === chosen) ?? diagnosis.next[0]);
-  const others = $derived(diagnosis.next.filter((s) => s.code !== step?.code));
+  const nameOf = (s: Step): string => `${s.kind} ${s.code}`;
+  const step = $derived<Step | undefined>(
+    diagnosis.next.find((s) => nameOf(s) === chosen) ?? diagnosis.next[0],
+  );
+  const others = $derived(diagnosis.next.filter((s) => s !== step));
   const can = $derived(may && !step?.wantsSignature);
   const several = $derived(step !== undefined && step.answers.length > 2);
   const findings = $derived(
@@ -57,7 +61,7 @@
   function answerOne(present: boolean): void {
     if (!step || busy || !can) return;
     const code = step.finding;
-    if (step.kind === 'check' && code) void record({ [code]: present }, step.code);
+    if (step.kind === 'check' && code) void record({ [code]: present }, [step.code]);
   }
 
   async function answerSeveral(): Promise<void> {
@@ -65,13 +69,13 @@
     const told = Object.fromEntries(
       findings.map((finding) => [finding.answer, seen[finding.answer] === true]),
     );
-    if (await record(told, step.code)) seen = {};
+    if (await record(told, [step.code])) seen = {};
   }
 
   $effect(() =>
     onKeys({
       y: () => !several && answerOne(true),
-      n: () => (several ? !anySeen && void answerSeveral() : answerOne(false)),
+      n: () => step?.kind !== 'sweep' && (several ? !anySeen && void answerSeveral() : answerOne(false)),
       c: () => step?.kind === 'check' && may && void cannotTell(step.code),
     }),
   );
@@ -79,8 +83,21 @@
 
 <section aria-labelledby="do-next">
   <h2 id="do-next">Do next</h2>
+  {#if diagnosis.noneAdvice.length > 0}
+    <div class="mt-2 bg-waiting-wash px-3 py-2 text-sm text-waiting">
+      <p class="font-semibold">▢ Likeliest of all: none of these</p>
+      <ul class="mt-0.5 list-disc pl-5">
+        {#each diagnosis.noneAdvice as advice (advice)}<li>{advice}</li>{/each}
+      </ul>
+    </div>
+  {/if}
   {#if step}
     <div class="mt-2 border border-action bg-sheet p-3.5">
+      {#if step.tag}<p
+          class="text-sm font-semibold {step.tag.startsWith('Safety') ? 'text-red' : 'text-action'}"
+        >
+          {step.tag}
+        </p>{/if}
       <h3 class="text-base leading-snug">{step.name}</h3>
       <p class="text-sm text-quiet">
         <span class="fig">{minutes(step.minutes)}</span> min · {states[step.state] ??
@@ -118,7 +135,15 @@
       {#if step.kind === 'check' && step.reading && can}
         <MeasuredValue {step} {busy} {measure} />
       {/if}
-      {#if step.kind === 'check'}
+      {#if step.kind === 'sweep'}
+        {#key step.looks.map((look) => look.code).join()}<SweepCard
+            {step}
+            {can}
+            {busy}
+            {record}
+            {cannotTell}
+          />{/key}
+      {:else if step.kind === 'check'}
         {#if several}
           <fieldset class="mt-2" disabled={!can}>
             <legend class="text-sm text-quiet">What is there? Tick it.</legend>
@@ -178,25 +203,23 @@
         </div>
       {/if}
     </div>
-    <details class="mt-1.5 text-sm">
-      <summary class="min-h-7 cursor-pointer py-1 text-quiet">Why this first</summary>
-      <p>{diagnosis.why}</p>
-    </details>
-    {#each [{ head: 'or', steps: others.filter((s) => s.pays || s.kind === 'mend') }, { head: 'hardly worth their minutes', steps: others.filter((s) => !s.pays && s.kind !== 'mend') }] as group (group.head)}
+    {#if step === diagnosis.next[0]}<p class="mt-1.5 text-sm">{diagnosis.why}</p>{/if}
+    {#each [{ head: 'or', steps: others.filter((s) => s.pays || s.kind === 'mend') }, { head: 'would tell less', steps: others.filter((s) => !s.pays && s.kind !== 'mend') }] as group (group.head)}
       {#if group.steps.length > 0}
         <p class="mt-2 text-sm text-quiet">{group.head}</p>
         <ul>
-          {#each group.steps as other (other.code)}
+          {#each group.steps as other (nameOf(other))}
             <li>
               <button
                 type="button"
                 class="flex min-h-8 w-full items-center justify-between gap-2 text-left text-sm hover:underline max-lg:min-h-11"
                 onclick={() => {
-                  chosen = other.code;
+                  chosen = nameOf(other);
                   seen = {};
                 }}
-                >{other.name}<span class="shrink-0 text-quiet"
-                  ><span class="fig">{minutes(other.minutes)}</span> min</span
+                ><span
+                  >{other.name}{#if other.tag}<span class="block text-quiet">{other.tag}</span>{/if}</span
+                ><span class="shrink-0 text-quiet"><span class="fig">{minutes(other.minutes)}</span> min</span
                 ></button
               >
             </li>

@@ -31,9 +31,9 @@
   const may = $derived(me.person.worksAtTheBench && !job.finishedAt);
   const path = $derived({ params: { path: { job: job.id } } });
 
-  const record = (findings: Record<string, boolean>, check: string | null = null) =>
+  const record = (findings: Record<string, boolean>, checks: string[] = []) =>
     work.do(async () =>
-      keepJob(client, await told(api.POST('/jobs/{job}/findings', { ...path, body: { findings, check } }))),
+      keepJob(client, await told(api.POST('/jobs/{job}/findings', { ...path, body: { findings, checks } }))),
     );
 
   const measure = (check: string, value: number) =>

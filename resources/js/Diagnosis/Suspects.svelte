@@ -58,7 +58,9 @@
             class="grid min-h-11 min-w-0 flex-1 grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)_3.6rem_3.4rem] items-center gap-2.5 text-left hover:bg-wash"
           >
             <span class="min-w-0 leading-tight font-semibold break-words">
-              {suspect.name}{#if suspect.danger}<span class="hatch ml-1.5 rounded-sm px-1 text-xs"
+              {suspect.name}{#if suspect.first}<span class="block text-sm font-normal text-quiet"
+                  >{suspect.first}</span
+                >{/if}{#if suspect.danger}<span class="hatch ml-1.5 rounded-sm px-1 text-xs"
                   ><span class="bg-red px-0.5">DANGER</span></span
                 >{/if}{#if confirmed.has(suspect.fault)}<span class="ml-1.5 text-sm text-well"
                   >✓ confirmed</span
@@ -77,6 +79,9 @@
           </Collapsible.Trigger>
         </div>
         <Collapsible.Content class="mb-2 border-l-2 border-wash pl-3 text-sm">
+          {#if suspect.qualified}<p class="font-semibold text-waiting">
+              △ Its mend is for qualified people only; local rules decide
+            </p>{/if}
           <p>{suspect.means}{suspect.tells ? ` To be sure: ${suspect.tells}` : ''}</p>
           {#if suspect.for.length > 0}
             <p>
@@ -114,6 +119,15 @@
   {/each}
 </ul>
 {#if diagnosis.suspects.length > 0}
+  <p class="mt-2 flex items-baseline justify-between gap-2 text-sm">
+    <span
+      ><span class="font-semibold">None of these</span>
+      {#if diagnosis.overturned}<span class="text-quiet">{diagnosis.overturned}</span>{/if}</span
+    >
+    <span class="font-mono font-semibold"
+      >{percent(diagnosis.none)}<span class="font-sans font-normal text-quiet">&thinsp;%</span></span
+    >
+  </p>
   <p class="mt-2 text-sm text-quiet">
     {#if diagnosis.suspects.length > FEW}
       <button type="button" class="min-h-9 underline" onclick={() => (all = !all)}

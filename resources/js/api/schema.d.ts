@@ -1818,6 +1818,14 @@ export interface components {
             others: number;
             unexplained: string[];
             danger: string[];
+            /**
+             * Format: float
+             * @description that it is none of the suspects, 0 to 1
+             */
+            none: number;
+            /** @description how often the first diagnosis was overturned here, in words */
+            overturned: string;
+            noneAdvice: string[];
             next: components["schemas"]["StepView"][];
             /** @description why the first step stands first */
             why: string;
@@ -2937,11 +2945,11 @@ export interface components {
             minutes: number;
             obstacles: string[];
         };
-        /** @description A next step: a look, a swap or a mend. */
+        /** @description A next step: a look, several quick ones in a sweep, a swap or a mend. */
         StepView: {
             code: string;
             /** @enum {string} */
-            kind: "check" | "swap" | "mend";
+            kind: "check" | "sweep" | "swap" | "mend";
             name: string;
             /** @description the one finding a yes or no is about */
             finding: string | null;
@@ -2970,6 +2978,10 @@ export interface components {
             /** @description it saves more than it costs */
             pays: boolean;
             answers: components["schemas"]["AnswerView"][];
+            /** @description of a sweep */
+            looks: components["schemas"]["StepView"][];
+            /** @description why it stands where it stands, in a word or two */
+            tag: string | null;
         };
         /** @description A table that came in, and what becomes of its rows. */
         StockFileView: {
@@ -3056,6 +3068,10 @@ export interface components {
             name: string;
             area: string;
             means: string;
+            /** @description the look it wants before anybody mends it */
+            first: string | null;
+            /** @description its mend is for qualified people only */
+            qualified: boolean;
             tells: string | null;
             danger: boolean;
             /** Format: float */
@@ -3890,6 +3906,7 @@ export interface operations {
                         [key: string]: boolean;
                     };
                     check?: string | null;
+                    checks?: string[] | null;
                     value?: string | null;
                 };
             };
