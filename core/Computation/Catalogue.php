@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddBench\Computation;
 
+use OddBench\Diagnosis\Complaint;
 use OddBench\Diagnosis\Diagnose;
 use OddBench\Diagnosis\Trials;
 use OddBench\Input\InputError;
@@ -41,7 +42,7 @@ final readonly class Catalogue
     public static function of(Knowledge $knowledge): self
     {
         $computations = [];
-        foreach ([new Diagnose($knowledge), new ProofPlan($knowledge), new Trials, new Teardown, new KitCheck, new Reorder, ...self::instruments()] as $computation) {
+        foreach ([new Diagnose($knowledge), new Complaint($knowledge), new ProofPlan($knowledge), new Trials, new Teardown, new KitCheck, new Reorder, ...self::instruments()] as $computation) {
             $computations[$computation->name()] = $computation;
         }
         ksort($computations);

@@ -30,6 +30,7 @@ final readonly class Knowledge
      * @param  array<string, ServiceItem>  $service
      * @param  array<string, Stocking>  $stocking  by class of part
      * @param  array<string, Material>  $materials  by code
+     * @param  array<string, list<string>>  $alike  words that mean the same in a customer’s mouth, by a name
      * @param  array<string, float>  $prices  what a class of part usually costs, in bench minutes
      */
     public function __construct(
@@ -52,6 +53,7 @@ final readonly class Knowledge
         public array $stocking = [],
         public array $materials = [],
         public array $prices = [],
+        public array $alike = [],
     ) {
     }
 

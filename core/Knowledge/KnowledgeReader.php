@@ -42,6 +42,7 @@ final class KnowledgeReader
             stocking: $reader->each($files, 'stocking.yaml', static fn (Entry $e): Stocking => new Stocking($e->text('code'), $e->number('service_level', 0.5, 0.9999), $e->numberOrNull('shelf_life_weeks'))),
             materials: $reader->each($files, 'materials.yaml', static fn (Entry $e): Material => new Material($e->text('code'), $e->number('density', 0.5, 8), (int) $e->number('open_days', 1, 3650), (int) $e->number('keeps_days', 30, 7300))),
             prices: $reader->prices($files),
+            alike: $reader->alike($files),
         );
         $mistakes = [...$reader->mistakes, ...CrossCheck::of($knowledge)];
         if ($mistakes !== []) {
@@ -185,7 +186,7 @@ final class KnowledgeReader
 
     private function safetyQuestion(Entry $entry): SafetyQuestion
     {
-        return new SafetyQuestion($entry->text('code'), $entry->text('ask'), $entry->text('finding'));
+        return new SafetyQuestion($entry->text('code'), $entry->text('ask'), $entry->text('finding'), $entry->yes('measured'), $entry->codes('words'));
     }
 
     /** @param  array<string, mixed>  $files */
@@ -204,6 +205,22 @@ final class KnowledgeReader
         array_push($this->mistakes, ...$entry->mistakes());
 
         return $figures;
+    }
+
+    /**
+     * @param  array<string, mixed>  $files
+     * @return array<string, list<string>>
+     */
+    private function alike(array $files): array
+    {
+        $entry = Entry::of('words.yaml', '-', $files['words.yaml'] ?? null);
+        $alike = [];
+        foreach (array_keys(is_array($files['words.yaml'] ?? null) ? $files['words.yaml'] : []) as $name) {
+            $alike[(string) $name] = $entry->codes((string) $name);
+        }
+        array_push($this->mistakes, ...$entry->mistakes());
+
+        return $alike;
     }
 
     /**
