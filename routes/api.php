@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Api\OnceOnly;
+use App\Diagnosis\ComplaintController;
 use App\Diagnosis\DiagnosisController;
 use App\Diagnosis\TrialController;
 use App\Fleet\LookListController;
@@ -99,6 +100,7 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
     // works something out and keeps nothing, so it needs no key
     Route::get('instruments', [InstrumentController::class, 'index']);
     Route::post('instruments/{name}/sheet', [InstrumentController::class, 'sheet'])->withoutMiddleware(OnceOnly::class);
+    Route::post('complaints', [ComplaintController::class, 'read'])->withoutMiddleware(OnceOnly::class);
     Route::post('instruments/{name}', [InstrumentController::class, 'compute'])->withoutMiddleware(OnceOnly::class);
 
     Route::get('look-lists', [LookListController::class, 'index']);

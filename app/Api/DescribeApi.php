@@ -133,6 +133,9 @@ final readonly class DescribeApi
             if ($schema['type'] === 'array') {
                 $item = $this->field($rules["{$field}.*"] ?? ['string']);
                 $map = $item['type'] === 'boolean' || array_filter($its, static fn (mixed $rule): bool => $rule instanceof IsMap) !== [];
+                if (in_array('nullable', $rules["{$field}.*"] ?? [], true)) {
+                    $item['type'] = [$item['type'], 'null'];
+                }
                 $schema = $map ? ['type' => 'object', 'additionalProperties' => $item] : ['type' => 'array', 'items' => $item];
             }
             if (in_array('nullable', $its, true)) {

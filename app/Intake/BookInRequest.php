@@ -25,11 +25,19 @@ final class BookInRequest extends Form
             'pricePaidMinor' => ['nullable', 'integer', 'min:0', 'max:100000000'],
             'hours' => ['nullable', 'numeric', 'min:0', 'max:200000'],
             'complaint' => ['required', 'string', 'max:2000'],
+            'told' => ['nullable', 'array', 'max:12'],
+            'told.*' => ['required', 'string', 'max:60', 'distinct'],
             'screenSaid' => ['nullable', 'string', 'max:500'],
             'cameAlong' => ['nullable', 'string', 'max:500'],
             'began' => ['required', 'string', Rule::enum(Began::class)],
             'promisedFor' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:today'],
         ];
+    }
+
+    /** @return list<string> findings that were pressed */
+    public function told(): array
+    {
+        return array_values(array_filter((array) $this->validated('told'), is_string(...)));
     }
 
     /** @return array<string, string> */

@@ -10,6 +10,7 @@ use OddBench\Intake\JobKind;
 /** What is written down when a machine comes in. */
 final readonly class Booking
 {
+    /** @param  list<string>  $told  findings told at the counter */
     public function __construct(
         public JobKind $kind,
         public string $complaint,
@@ -18,6 +19,7 @@ final readonly class Booking
         public ?string $screenSaid = null,
         public ?string $cameAlong = null,
         public ?string $promisedFor = null,
+        public array $told = [],
     ) {
     }
 }

@@ -43,6 +43,7 @@ final readonly class JobController
                 screenSaid: $request->words('screenSaid'),
                 cameAlong: $request->words('cameAlong'),
                 promisedFor: $request->words('promisedFor'),
+                told: $request->told(),
             ), Here::person());
         });
 

@@ -25,7 +25,7 @@ final readonly class JobView extends View
 {
     /**
      * @param  list<StationView>  $stations
-     * @param  array<string, bool>  $safetyAnswers
+     * @param  array<string, bool|null>  $safetyAnswers
      * @param  list<FindingView>  $findings
      * @param  list<ConfirmedView>  $diagnoses  superseded ones among them
      * @param  list<MendView>  $mends
@@ -59,7 +59,7 @@ final readonly class JobView extends View
         #[OA\Property(description: 'it left with a sheet')] public bool $sheet,
         #[OA\Property] public ?string $handsOf,
         #[OA\Property] public ?RedTagView $redTag,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'boolean'))] public array $safetyAnswers,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'boolean', nullable: true))] public array $safetyAnswers,
         #[OA\Property(type: 'array', items: new OA\Items(ref: FindingView::class))] public array $findings,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ConfirmedView::class))] public array $diagnoses,
         #[OA\Property(type: 'array', items: new OA\Items(ref: MendView::class))] public array $mends,

@@ -27,7 +27,7 @@ final readonly class KnowledgeController
             findings: array_values(array_map(static fn (Finding $f): FindingNameView => new FindingNameView($f->code, $f->name, $f->group, $f->redTag), $knowledge->findings)),
             faults: NamedView::all(array_map(static fn ($fault): string => $fault->name, $knowledge->faults)),
             poweredChecks: NamedView::all(array_map(static fn (Check $c): string => $c->name, array_filter($knowledge->checks, static fn (Check $c): bool => $c->state->needsPower()))),
-            safetyQuestions: NamedView::all(array_map(static fn (SafetyQuestion $q): string => $q->ask, $knowledge->safetyQuestions)),
+            safetyQuestions: array_values(array_map(static fn (SafetyQuestion $q): SafetyQuestionView => new SafetyQuestionView($q->code, $q->ask, $q->measured), $knowledge->safetyQuestions)),
             families: array_values(array_map(static fn (Family $f): FamilyView => self::family($f, $knowledge), $knowledge->families)),
             subsystems: NamedView::all($knowledge->subsystems),
             partClasses: NamedView::all($knowledge->partClasses),

@@ -15,7 +15,7 @@ final readonly class KnowledgeView extends View
      * @param  list<FindingNameView>  $findings
      * @param  list<NamedView>  $faults
      * @param  list<NamedView>  $poweredChecks  those a supervised test can be signed for
-     * @param  list<NamedView>  $safetyQuestions
+     * @param  list<SafetyQuestionView>  $safetyQuestions
      * @param  list<FamilyView>  $families
      * @param  list<NamedView>  $subsystems
      * @param  list<NamedView>  $partClasses
@@ -27,7 +27,7 @@ final readonly class KnowledgeView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: FindingNameView::class))] public array $findings,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $faults,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $poweredChecks,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $safetyQuestions,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: SafetyQuestionView::class))] public array $safetyQuestions,
         #[OA\Property(type: 'array', items: new OA\Items(ref: FamilyView::class))] public array $families,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $subsystems,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $partClasses,

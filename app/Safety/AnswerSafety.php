@@ -20,7 +20,7 @@ final readonly class AnswerSafety
     }
 
     /**
-     * @param  array<string, bool>  $answers  question => yes
+     * @param  array<string, bool|null>  $answers  question => yes, null for not checked
      *
      * @throws InputError for a question nobody asks
      */
@@ -29,12 +29,12 @@ final readonly class AnswerSafety
         $yes = [];
         foreach ($answers as $code => $answer) {
             $question = $this->knowledge->safetyQuestions[$code] ?? throw InputError::unknown("answers.{$code}", 'safety question', $code, array_keys($this->knowledge->safetyQuestions));
-            if ($answer) {
+            if ($answer === true) {
                 $yes[] = $question;
             }
         }
         if ($answers === []) {
-            throw InputError::at('answers', 'Answer at least one question with yes or no.');
+            throw InputError::at('answers', 'Answer at least one of them with yes, no or not checked.');
         }
 
         return $this->record->write($job, $by, null, function (Job $job) use ($answers, $yes, $by): Said {
@@ -42,7 +42,7 @@ final readonly class AnswerSafety
                 SafetyAnswer::query()->create(['job_id' => $job->id, 'question' => $code, 'yes' => $answer, 'person_id' => $by->id, 'at' => now()]);
             }
             if ($yes === []) {
-                return new Said('safety', count($answers) === 1 ? 'A safety question answered: no' : count($answers).' safety questions answered: no danger');
+                return new Said('safety', $this->words($answers));
             }
             $reasons = [];
             foreach ($yes as $question) {
@@ -52,5 +52,18 @@ final readonly class AnswerSafety
 
             return $this->redTag->on($job, implode(', ', $reasons), $by);
         });
+    }
+
+    /** @param  array<string, bool|null>  $answers  none of them yes */
+    private function words(array $answers): string
+    {
+        $open = array_keys(array_filter($answers, is_null(...)));
+        $no = count($answers) - count($open);
+        $said = $no === 0 ? [] : [$no === 1 ? 'A safety question answered: no' : "{$no} safety questions answered: no danger"];
+        if ($open !== []) {
+            $said[] = 'not checked: '.implode(', ', array_map(fn (string $code): string => lcfirst($this->knowledge->safetyQuestions[$code]->ask), $open));
+        }
+
+        return implode('; ', $said);
     }
 }

@@ -11,7 +11,7 @@ final class AnswerSafetyRequest extends Form
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['answers' => ['required', 'array', 'min:1', 'max:30'], 'answers.*' => ['required', 'boolean']];
+        return ['answers' => ['required', 'array', 'min:1', 'max:30'], 'answers.*' => ['present', 'nullable', 'boolean']];
     }
 
     /** @return array<string, bool> question => yes */
@@ -19,7 +19,7 @@ final class AnswerSafetyRequest extends Form
     {
         $answers = [];
         foreach ((array) $this->validated('answers') as $code => $yes) {
-            $answers[(string) $code] = filter_var($yes, FILTER_VALIDATE_BOOLEAN);
+            $answers[(string) $code] = $yes === null ? null : filter_var($yes, FILTER_VALIDATE_BOOLEAN);
         }
 
         return $answers;

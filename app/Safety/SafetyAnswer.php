@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $id
  * @property int $job_id
  * @property string $question
- * @property bool $yes
+ * @property bool|null $yes  null: not checked
  */
 final class SafetyAnswer extends Model
 {

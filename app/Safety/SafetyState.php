@@ -14,7 +14,7 @@ final readonly class SafetyState
     {
     }
 
-    /** @return array<string, bool> question => yes */
+    /** @return array<string, bool|null> question => yes, null for not checked */
     public function answers(Job $job): array
     {
         $answers = [];

@@ -32,7 +32,7 @@ final readonly class Said
     public static function of(string $text): self
     {
         $text = str_replace(['’', '`'], "'", mb_strtolower($text));
-        $text = (string) preg_replace(["/\\bcannot\\b/", "/\\b(ca|wo|sha)n't\\b/", "/n't\\b/", "/'(s|re|ve|ll|d|m)\\b/"], ['can not', ' not', ' not', ''], $text);
+        $text = (string) preg_replace(['/\\bcannot\\b/', "/\\b(ca|wo|sha)n't\\b/", "/n't\\b/", "/'(s|re|ve|ll|d|m)\\b/"], ['can not', ' not', ' not', ''], $text);
         $words = [];
         foreach (preg_split('/[.,;:!?()]+|\bbut\b|\band\b/', $text) ?: [] as $clause) {
             $left = 0;

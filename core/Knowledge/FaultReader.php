@@ -34,7 +34,7 @@ final class FaultReader
             brings: $entry->codes('brings'),
             cautions: $entry->codes('cautions'),
             sisters: self::sisters($entry),
-            settle: $entry->someCodes('settle'),
+            settle: $entry->codes('settle'),
             qualified: self::qualified($entry),
         );
     }

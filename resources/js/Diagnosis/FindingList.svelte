@@ -6,6 +6,7 @@
   import Key from '@/ui/Key.svelte';
   import { onKeys } from '@/ui/keys';
   import Pick from '@/ui/Pick.svelte';
+  import ComplaintReader from './ComplaintReader.svelte';
   import PointAtMachine from './PointAtMachine.svelte';
 
   interface Props {
@@ -22,6 +23,7 @@
   const me = here();
   let input = $state<HTMLElement | null>(null);
   let pointing = $state(false);
+  let typed = $state('');
   const present = $derived(job.findings.filter((finding) => finding.present));
   const absent = $derived(job.findings.filter((finding) => !finding.present));
   const known = $derived(new Set(job.findings.map((finding) => finding.code)));
@@ -41,9 +43,18 @@
     {items}
     clears
     bind:input
+    bind:typed
     quick={likely}
     placeholder="Two or three letters: jam, clic…"
     onpick={(code) => record({ [code]: true })}
+  />
+  <ComplaintReader
+    text={typed.trim().length > 3 ? typed : job.complaint}
+    family={job.machine.family}
+    {known}
+    {busy}
+    label={typed.trim().length > 3 ? 'This may mean' : 'The complaint may mean: press what is so'}
+    onpress={(finding) => record({ [finding.code]: true })}
   />
   <div class="mt-1.5">
     <Button onclick={() => (pointing = true)}>Point at the machine <Key>p</Key></Button>

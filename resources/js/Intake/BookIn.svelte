@@ -2,6 +2,7 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, Refusal, told } from '@/api/client';
   import { keepJob, machineQuery } from '@/api/queries';
+  import ComplaintReader from '@/Diagnosis/ComplaintReader.svelte';
   import { navigate } from '@/router';
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
@@ -30,6 +31,7 @@
     pricePaid: '',
     hours: '',
     complaint: '',
+    told: '',
     screenSaid: '',
     cameAlong: '',
     began: '',
@@ -62,6 +64,11 @@
     { code: 'refurbish', name: 'Refurbish for sale' },
   ] as const;
 
+  const pressed = $derived(
+    form.told.split(' ').flatMap((code) => me.words.findings.find((finding) => finding.code === code) ?? []),
+  );
+  const press = (codes: string[]) => (form.told = codes.slice(0, 12).join(' '));
+
   async function book(): Promise<void> {
     const isNew = form.way === 'new';
     const hours = form.hours.trim() === '' ? null : number(form.hours);
@@ -82,6 +89,7 @@
           body: {
             kind: form.kind,
             complaint: form.complaint,
+            told: pressed.map((finding) => finding.code),
             began: form.began as 'crept-in',
             hours,
             screenSaid: form.screenSaid || null,
@@ -180,6 +188,32 @@
         maxlength={2000}
         error={work.error('complaint')}
       />
+      <div class="-mt-3">
+        <ComplaintReader
+          text={form.complaint}
+          family={form.way === 'known' ? (known?.machine.family ?? null) : form.family || null}
+          known={new Set(pressed.map((finding) => finding.code))}
+          onpress={(finding) => press([...pressed.map((one) => one.code), finding.code])}
+        />
+        {#if pressed.length > 0}
+          <p class="mt-1.5 text-sm font-semibold">Put down with it</p>
+          <ul class="flex flex-wrap gap-x-4">
+            {#each pressed as finding (finding.code)}
+              <li class="flex items-center gap-1.5 text-sm">
+                <span class="text-action" aria-hidden="true">▲</span>{finding.name}
+                <button
+                  type="button"
+                  class="min-h-9 px-1 text-quiet underline max-lg:min-h-11"
+                  aria-label="Leave out: {finding.name}"
+                  onclick={() =>
+                    press(pressed.map((one) => one.code).filter((code) => code !== finding.code))}
+                  >leave out</button
+                >
+              </li>
+            {/each}
+          </ul>
+        {/if}
+      </div>
       <Press
         label="When did it begin"
         bind:value={form.began}

@@ -17,9 +17,14 @@
   const work = new Work();
   const may = $derived(me.person.worksAtTheBench && !job.finishedAt);
   const questions = $derived(me.words.safetyQuestions);
-  const open = $derived(questions.filter((question) => job.safetyAnswers[question.code] === undefined));
+  const known = (code: string): boolean | null | undefined =>
+    (job.safetyAnswers as Record<string, boolean | null>)[code];
+  const open = $derived(questions.filter((question) => known(question.code) === undefined));
+  // what nobody knows without a meter is no “no”
+  const toAll = (): Record<string, boolean | null> =>
+    Object.fromEntries(open.map((question) => [question.code, question.measured ? null : false]));
 
-  const answer = (answers: Record<string, boolean>) =>
+  const answer = (answers: Record<string, boolean | null>) =>
     work.do(async () =>
       keepJob(
         client,
@@ -39,7 +44,7 @@
         <Button
           kind={open.length === questions.length ? 'main' : 'plain'}
           busy={work.busy}
-          onclick={() => answer(Object.fromEntries(open.map((question) => [question.code, false])))}
+          onclick={() => answer(toAll())}
           >{open.length === questions.length ? 'No to all of them' : `No to the other ${open.length}`}</Button
         >
       {/if}
@@ -47,24 +52,36 @@
     {#if open.length === 0}<OnTo {job} from="safety" to="diagnosis" name="Find" />{/if}
     <ul class="mt-2">
       {#each questions as question (question.code)}
-        {@const known = job.safetyAnswers[question.code]}
+        {@const said = known(question.code)}
         <li class="rule-below flex min-h-12 items-center justify-between gap-3 py-0.5">
-          <span>{question.name}</span>
+          <span
+            >{question.name}{#if question.measured}<span class="ml-1.5 text-sm text-quiet"
+                >wants measuring</span
+              >{/if}</span
+          >
           <span class="flex shrink-0 gap-1.5" role="group" aria-label={question.name}>
-            {#each [true, false] as yes (yes)}
+            {#each [true, false, null] as yes (yes)}
               <button
                 type="button"
                 disabled={!may || work.busy}
-                aria-pressed={known === yes}
+                aria-pressed={said === yes}
                 onclick={() => answer({ [question.code]: yes })}
                 class={[
-                  'min-h-11 min-w-16 rounded-sm border font-semibold',
-                  known === yes
+                  'min-h-11 rounded-sm border font-semibold',
+                  yes === null ? 'min-w-28' : 'min-w-16',
+                  said === yes
                     ? yes
                       ? 'border-red bg-red text-white'
-                      : 'border-well bg-well-wash text-well'
+                      : yes === null
+                        ? 'border-waiting bg-waiting-wash text-waiting'
+                        : 'border-well bg-well-wash text-well'
                     : 'border-edge bg-white hover:bg-wash disabled:opacity-60',
-                ]}>{known === yes ? (yes ? '▲ ' : '✓ ') : ''}{yes ? 'Yes' : 'No'}</button
+                ]}
+                >{said === yes ? (yes ? '▲ ' : yes === null ? '▢ ' : '✓ ') : ''}{yes
+                  ? 'Yes'
+                  : yes === null
+                    ? 'Not checked'
+                    : 'No'}</button
               >
             {/each}
           </span>

@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/complaints": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["complaintRead"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/donors": {
         parameters: {
             query?: never;
@@ -1778,6 +1794,11 @@ export interface components {
             most: number | null;
             baseline: components["schemas"]["BaselineView"] | null;
         };
+        /** @description What a customer’s words may mean: findings to press, and statements of danger to answer. */
+        ComplaintView: {
+            findings: components["schemas"]["HeardView"][];
+            danger: string[];
+        };
         /** @description A fault that was confirmed, and what overturned it when it was wrong. */
         ConfirmedView: {
             fault: string;
@@ -2131,6 +2152,15 @@ export interface components {
         GuidesView: {
             guides: components["schemas"]["GuideLineView"][];
         };
+        /** @description A finding that somebody’s words may mean. */
+        HeardView: {
+            code: string;
+            name: string;
+            /** @description the words that speak for it */
+            words: string[];
+            /** @description a sign of danger */
+            redTag: boolean;
+        };
         /** @description What an instrument worked out, under the names `compute` gives them. */
         InstrumentResult: {
             /** @enum {string|null} */
@@ -2169,7 +2199,7 @@ export interface components {
             handsOf: string | null;
             redTag: components["schemas"]["RedTagView"] | null;
             safetyAnswers: {
-                [key: string]: boolean;
+                [key: string]: boolean | null;
             };
             findings: components["schemas"]["FindingView"][];
             diagnoses: components["schemas"]["ConfirmedView"][];
@@ -2212,7 +2242,7 @@ export interface components {
             findings: components["schemas"]["FindingNameView"][];
             faults: components["schemas"]["NamedView"][];
             poweredChecks: components["schemas"]["NamedView"][];
-            safetyQuestions: components["schemas"]["NamedView"][];
+            safetyQuestions: components["schemas"]["SafetyQuestionView"][];
             families: components["schemas"]["FamilyView"][];
             subsystems: components["schemas"]["NamedView"][];
             partClasses: components["schemas"]["NamedView"][];
@@ -2769,6 +2799,13 @@ export interface components {
             mayStrayC: number;
             offers: components["schemas"]["StageOfferView"][];
         };
+        /** @description A statement of danger. */
+        SafetyQuestionView: {
+            code: string;
+            name: string;
+            /** @description nobody knows it without measuring */
+            measured: boolean;
+        };
         /** @description Something the scan field found. */
         ScanHit: {
             /** @enum {string} */
@@ -3295,6 +3332,42 @@ export interface operations {
             };
         };
     };
+    complaintRead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                    family?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComplaintView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     shelfDonors: {
         parameters: {
             query?: never;
@@ -3600,6 +3673,7 @@ export interface operations {
                     pricePaidMinor?: number | null;
                     hours?: number | null;
                     complaint: string;
+                    told?: string[] | null;
                     screenSaid?: string | null;
                     cameAlong?: string | null;
                     /** @enum {string} */
@@ -5167,7 +5241,7 @@ export interface operations {
             content: {
                 "application/json": {
                     answers: {
-                        [key: string]: boolean;
+                        [key: string]: boolean | null;
                     };
                 };
             };

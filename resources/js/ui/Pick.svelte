@@ -21,6 +21,8 @@
     /** stays empty after a choice, ready for the next */
     clears?: boolean;
     input?: HTMLElement | null;
+    /** what is in the field while somebody types */
+    typed?: string;
     onpick: (code: string) => unknown;
   }
   let {
@@ -33,12 +35,16 @@
     keyHint,
     clears = false,
     input = $bindable(null),
+    typed = $bindable(''),
     onpick,
   }: Props = $props();
 
   const id = $props.id();
   let text = $state('');
   let chosen = $state('');
+  $effect(() => {
+    typed = text;
+  });
   let open = $state(false);
 
   const fresh = $derived(quick.flatMap((code) => items.find((item) => item.code === code) ?? []).slice(0, 9));
