@@ -27,9 +27,8 @@ final class KnowledgeServiceProvider extends ServiceProvider
     {
         $store = storage_path('app/knowledge.ser');
         $print = $files->print();
-        $last = is_readable($store) ? @unserialize((string) file_get_contents($store)) : null;
-        $good = is_array($last) && ($last['form'] ?? null) === self::form() && $last['knowledge'] instanceof Knowledge ? $last['knowledge'] : null;
-        if ($good !== null && ($last['print'] ?? null) === $print) {
+        [$lastPrint, $good] = self::last($store);
+        if ($good !== null && $lastPrint === $print) {
             return $good;
         }
         try {
@@ -43,11 +42,27 @@ final class KnowledgeServiceProvider extends ServiceProvider
             throw $e;
         }
         if (is_dir(dirname($store)) && is_writable(dirname($store))) {
-            file_put_contents("{$store}.new", serialize(['form' => self::form(), 'print' => $print, 'knowledge' => $knowledge]));
+            file_put_contents("{$store}.new", implode("\n", [self::form(), $print, serialize($knowledge)]));
             rename("{$store}.new", $store);
         }
 
         return $knowledge;
+    }
+
+    /**
+     * What was kept last, where this release of the classes kept it: that is looked at before anything is made of it.
+     *
+     * @return array{string|null, Knowledge|null}
+     */
+    private static function last(string $store): array
+    {
+        $lines = is_readable($store) ? explode("\n", (string) file_get_contents($store), 3) : [];
+        if (count($lines) !== 3 || $lines[0] !== self::form()) {
+            return [null, null];
+        }
+        $knowledge = @unserialize($lines[2]);
+
+        return $knowledge instanceof Knowledge ? [$lines[1], $knowledge] : [null, null];
     }
 
     /** Knowledge kept by another release of the classes is not taken for this one's. */

@@ -61,7 +61,8 @@ final readonly class DemoFix
     private function allBack(Job $job, Person $by): void
     {
         $job->load('takenOff.back');
-        foreach ($this->tray->record($job)->sequence->order as $number) {
+        $already = $job->takenOff->whereNotNull('back')->pluck('number')->map(strval(...))->all();
+        foreach (array_diff($this->tray->record($job)->sequence->order, $already) as $number) {
             $this->back->put($job, (int) $number, null, null, null, true, $by);
         }
     }
@@ -111,7 +112,7 @@ final readonly class DemoFix
                 $this->papers->mark($paper, 'socket', $socket, 1, $x, $y, $people['ada']);
             }
         }
-        $job = Job::query()->whereNull('finished_at')->where('station', 'repair')->whereHas('confirmed', fn ($q) => $q->where('fault', 'hotend-blob'))->first();
+        $job = Job::query()->whereNull('finished_at')->where('station', 'repair')->whereHas('confirmed', fn ($q) => $q->where('fault', 'hotend-blob'))->whereDoesntHave('takenOff')->first();
         if ($job !== null) {
             Carbon::setTestNow($today->copy()->subMinutes(58));
             $this->openHotEnd($job, $people['imre']);
