@@ -24,7 +24,7 @@ final readonly class ComplaintController
 
         return new ComplaintView(
             array_map(fn (array $heard): HeardView => new HeardView($heard['code'], $this->knowledge->findings[$heard['code']]->name, $heard['words'], $this->knowledge->findings[$heard['code']]->redTag), $complaint->findings($text, $traits)),
-            array_map(static fn (array $raised): string => $raised['ask'], $complaint->safety($text)),
+            array_map(static fn (array $raised): DangerRaisedView => new DangerRaisedView($raised['finding'], $raised['ask']), $complaint->safety($text)),
         );
     }
 }

@@ -13,11 +13,11 @@ final readonly class ComplaintView extends View
 {
     /**
      * @param  list<HeardView>  $findings  best first
-     * @param  list<string>  $danger  statements of danger a word of it raises
+     * @param  list<DangerRaisedView>  $danger  statements of danger a word of it raises
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: HeardView::class))] public array $findings,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $danger,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: DangerRaisedView::class))] public array $danger,
     ) {
     }
 }

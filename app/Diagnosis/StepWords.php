@@ -93,12 +93,12 @@ final readonly class StepWords
         };
     }
 
-    /** The look a suspect wants before anybody mends it: “Earth path first: 3 min, unplugged”. */
+    /** That a suspect wants a look before anybody mends it: “look first: 3 minutes, unplugged”. */
     public function first(string $fault, Diagnosis $diagnosis): ?string
     {
         foreach ($diagnosis->next as $step) {
             if ($step->kind === 'check' && $step->fault === $fault) {
-                return "First: {$this->knowledge->checks[$step->code]->name}, {$this->minutes($step->minutes)}, {$this->state($step)}";
+                return "look first: {$this->minutes($step->minutes)}, {$this->state($step)}";
             }
         }
 
@@ -134,7 +134,7 @@ final readonly class StepWords
 
     private function percent(float $p): string
     {
-        return sprintf('%d %%', (int) round(100 * $p));
+        return $p > 0.99 ? 'over 99 %' : sprintf('%d %%', (int) round(100 * $p));
     }
 
     /**

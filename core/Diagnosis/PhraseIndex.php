@@ -19,6 +19,9 @@ final readonly class PhraseIndex
     /** A misspelt word counts a little less. */
     private const SLIP = 0.8;
 
+    /** How much the fit of one clause adds to that of the whole. */
+    private const CLAUSE = 1.0;
+
     /** Nor does another word for the same. */
     private const MEANT = 1.0;
 
@@ -76,6 +79,28 @@ final readonly class PhraseIndex
      */
     public function scores(Said $text): array
     {
+        $scores = $this->fits($text);
+        $most = $scores === [] ? 1.0 : max($scores);
+        $all = array_map(static fn (float $score): float => $score / $most, $scores);
+        // each clause may tell of something of its own, however much the others say
+        foreach ($text->clauses as $clause) {
+            $own = $this->fits($clause);
+            $best = $own === [] ? 1.0 : max($own);
+            foreach ($own as $code => $score) {
+                $ofClause[$code] = max($ofClause[$code] ?? 0.0, $score / $best * min(1.0, $best / $most));
+            }
+        }
+        foreach ($ofClause ?? [] as $code => $share) {
+            $all[$code] += self::CLAUSE * $share;
+        }
+        arsort($all);
+
+        return array_map(static fn (float $share): float => $share * $most, $all);
+    }
+
+    /** @return array<string, float> */
+    private function fits(Said $text): array
+    {
         $asked = $this->asked($text);
         $scores = [];
         foreach ($this->documents as $code => $document) {
@@ -92,7 +117,6 @@ final readonly class PhraseIndex
                 $scores[$code] = $score * (0.5 + $this->covered($code, $asked));
             }
         }
-        arsort($scores);
 
         return $scores;
     }

@@ -24,8 +24,11 @@ final readonly class Said
         'did', 'will', 'would', 'can', 'could', 'as', 'if', 'too', 'any', 'some', 'what', 'which', 'who', 'how', 'by', 'into', 'now', 'also', 'get', 'got', 'than', 'while',
     ];
 
-    /** @param  list<array{string, string}>  $words  stem (“not ” before it where it is denied) and word as it was said */
-    private function __construct(public array $words)
+    /**
+     * @param  list<array{string, string}>  $words  stem (“not ” before it where it is denied) and word as it was said
+     * @param  list<self>  $clauses  each by itself, where there are several
+     */
+    private function __construct(public array $words, public array $clauses = [])
     {
     }
 
@@ -33,9 +36,10 @@ final readonly class Said
     {
         $text = str_replace(['’', '`'], "'", mb_strtolower($text));
         $text = (string) preg_replace(['/\\bcannot\\b/', "/\\b(ca|wo|sha)n't\\b/", "/n't\\b/", "/'(s|re|ve|ll|d|m)\\b/"], ['can not', ' not', ' not', ''], $text);
-        $words = [];
+        $words = $clauses = [];
         foreach (preg_split('/[.,;:!?()]+|\bbut\b|\band\b/', $text) ?: [] as $clause) {
             $left = 0;
+            $start = count($words);
             preg_match_all('/[a-z0-9]+/', $clause, $found);
             foreach ($found[0] as $word) {
                 if (in_array($word, self::DENIES, true)) {
@@ -45,9 +49,12 @@ final readonly class Said
                     $left--;
                 }
             }
+            if (count($words) > $start) {
+                $clauses[] = new self(array_slice($words, $start));
+            }
         }
 
-        return new self($words);
+        return new self($words, count($clauses) > 1 ? $clauses : []);
     }
 
     /** @return list<string> single words and pairs that stand beside each other */

@@ -22,8 +22,9 @@
 
   const PAUSE_MS = 300;
   let heard = $state<{ code: string; name: string; words: string[]; redTag: boolean }[]>([]);
-  let danger = $state<string[]>([]);
+  let danger = $state<{ finding: string; statement: string }[]>([]);
   const offered = $derived(heard.filter((finding) => !known.has(finding.code)));
+  const open = $derived(danger.filter((raised) => !known.has(raised.finding)));
 
   $effect(() => {
     const words = text.trim();
@@ -53,9 +54,9 @@
 </script>
 
 <div aria-live="polite">
-  {#if danger.length > 0}
+  {#if open.length > 0}
     <p class="mt-1.5 border-l-4 border-red bg-out-wash px-3 py-1.5 text-sm text-red">
-      ▲ Ask before any power: {danger.join('? ')}?
+      ▲ Ask before any power: {open.map((raised) => raised.statement).join('? ')}?
     </p>
   {/if}
   {#if offered.length > 0}

@@ -1797,7 +1797,7 @@ export interface components {
         /** @description What a customer’s words may mean: findings to press, and statements of danger to answer. */
         ComplaintView: {
             findings: components["schemas"]["HeardView"][];
-            danger: string[];
+            danger: components["schemas"]["DangerRaisedView"][];
         };
         /** @description A fault that was confirmed, and what overturned it when it was wrong. */
         ConfirmedView: {
@@ -1824,6 +1824,12 @@ export interface components {
             /** @description the job whose warranty it came back within */
             comebackOf: number | null;
             comebackSince: string | null;
+        };
+        /** @description A statement of danger that somebody’s words raise. */
+        DangerRaisedView: {
+            /** @description the finding a yes would be */
+            finding: string;
+            statement: string;
         };
         DemoLoginView: {
             login: string;
