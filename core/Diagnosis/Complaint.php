@@ -20,7 +20,7 @@ final readonly class Complaint implements Computation
     public const OFFERED = 5;
 
     /** One that fits less than this share of the best is noise. */
-    private const AS_GOOD = 0.2;
+    private const AS_GOOD = 0.3;
 
     private const LONGEST = 4000;
 

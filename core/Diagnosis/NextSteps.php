@@ -27,6 +27,9 @@ final readonly class NextSteps
 
     private const GLANCE_SAVES = 2.0;
 
+    /** Probability that it is none of the faults in question. */
+    private float $none;
+
     private Loss $loss;
 
     private RepairCost $repair;
@@ -42,6 +45,7 @@ final readonly class NextSteps
     public function __construct(private Knowledge $knowledge, private CaseFile $case, private Beliefs $beliefs, private array $inQuestion, bool $redTag, private bool $swaps)
     {
         $cost = new MendCost($knowledge, $case);
+        $this->none = $beliefs->present === [] ? 0.0 : InQuestion::none($beliefs, $inQuestion);
         $this->loss = Loss::of($beliefs->network, $knowledge, $case, $cost);
         $this->repair = new RepairCost(array_keys($inQuestion), $this->loss->mend);
         $this->looks = new Looks($knowledge, $case, $beliefs, $this->loss, $inQuestion, $redTag);
@@ -72,7 +76,10 @@ final readonly class NextSteps
         $pay = array_values(array_filter($pay, static fn (Step $s): bool => $sweep === null || ! in_array($s->code, array_map(static fn (Step $l): string => $l->code, $sweep->looks), true)));
         $order = [...$dangerOpen, ...$this->confirmed($mends), ...$this->around($first, $sweep, $pay)];
 
-        return self::each([...$order, ...($order === [] ? [...$this->glances($looks, $mends), ...$mends] : []), ...$rest]);
+        $looked = array_filter($order, static fn (Step $s): bool => $s->kind !== 'mend') !== [];
+        $guesses = $order === [] ? $this->beforeGuessing($looks, $mends) : [];
+
+        return self::each([...$order, ...($looked ? [] : [...$guesses, ...$mends]), ...$rest]);
     }
 
     /**
@@ -110,20 +117,28 @@ final readonly class NextSteps
     }
 
     /**
-     * Before a big mend that is a guess: a glance that settles something else, though it would hardly change the order.
+     * Before a mend that is a guess: its own settling look, and a glance that settles something else, though neither would
+     * change the order of the mends.
      *
      * @param  list<Step>  $looks  best first
      * @param  list<Step>  $mends
      * @return list<Step>
      */
-    private function glances(array $looks, array $mends): array
+    private function beforeGuessing(array $looks, array $mends): array
     {
         $first = $mends[0] ?? null;
-        if ($first === null || ! $this->settling->isBigGuess($this->knowledge->faults[$first->code])) {
+        $fault = $first === null ? null : $this->knowledge->faults[$first->code];
+        if ($fault === null || $this->settling->hasSpoken($fault, $this->probability($fault->code))) {
             return [];
         }
+        $look = $this->settling->look($fault);
+        $own = $look === null ? null : $this->looks->step($look)?->settles($fault->code, Because::Leader);
+        // where it may well be none of the suspects, the look has to be cheaper than what it keeps from being done for nothing
+        $vain = $this->none * $this->loss->mend[(int) array_search($fault->code, $this->beliefs->network->faults, true)];
+        $own = $own !== null && $own->minutes * $this->case->benchMinute < $vain ? $own : null;
+        $glances = ! $this->settling->isBigGuess($fault, $this->probability($fault->code)) ? [] : array_filter($looks, fn (Step $s): bool => $s->minutes <= self::GLANCE && $s->savesPerMinute > self::GLANCE_SAVES * $this->case->benchMinute);
 
-        return array_values(array_filter($looks, fn (Step $look): bool => $look->minutes <= self::GLANCE && $look->savesPerMinute > self::GLANCE_SAVES * $this->case->benchMinute));
+        return [...array_values($glances), ...($own === null ? [] : [$own])];
     }
 
     /**
@@ -135,10 +150,12 @@ final readonly class NextSteps
      */
     private function confirmed(array $mends): array
     {
-        $now = $this->beliefs->now()->faults;
-        $index = array_flip($this->beliefs->network->faults);
+        return array_values(array_filter($mends, fn (Step $mend): bool => $this->settling->isConfirmed($this->knowledge->faults[$mend->code], $this->probability($mend->code))));
+    }
 
-        return array_values(array_filter($mends, fn (Step $mend): bool => $this->settling->isConfirmed($this->knowledge->faults[$mend->code], $now[$index[$mend->code]])));
+    private function probability(string $fault): float
+    {
+        return $this->beliefs->now()->faults[(int) array_search($fault, $this->beliefs->network->faults, true)];
     }
 
     /**
@@ -152,12 +169,12 @@ final readonly class NextSteps
         if ($leader === null) {
             return $this->withSweep($sweep, $pay);
         }
-        $before = $sweep !== null && $sweep->savesPerMinute > $leader->savesPerMinute ? [$sweep] : [];
-        if ($before === [] && isset($pay[0]) && $pay[0]->kind === 'check' && $pay[0]->minutes <= $leader->minutes / 2 && $pay[0]->savesPerMinute > $leader->savesPerMinute) {
-            $before = [$pay[0]];
-        }
+        $steps = $this->withSweep($sweep, $pay);
+        $best = $steps[0] ?? null;
+        $quick = $best !== null && ($best->kind === 'sweep' || ($best->kind === 'check' && 2 * $best->minutes <= $leader->minutes));
+        $before = $quick && $best->savesPerMinute > $leader->savesPerMinute ? [$best] : [];
 
-        return [...$before, $leader, ...$this->withSweep($before === [] ? $sweep : null, $pay)];
+        return [...$before, $leader, ...$steps];
     }
 
     /**
@@ -237,7 +254,7 @@ final readonly class NextSteps
         $swaps = [];
         foreach ($this->byProbability() as $i => $p) {
             $fault = $this->fault($i);
-            if ($p < self::WORTH_MENDING || ! $this->onShelf($fault) || ! $this->settling->maySwap($fault)) {
+            if ($p < self::WORTH_MENDING || ! $this->onShelf($fault) || ! $this->settling->maySwap($fault, $p)) {
                 continue;
             }
             $swaps[] = $this->attempt('swap', $i, $p);

@@ -26,7 +26,7 @@ final readonly class Settling
     /** One that a settling look has spoken for needs to be less sure. */
     private const CONFIRMED = 0.9;
 
-    /** A dangerous one is mended from here on: with less, something else has to be ruled out first. */
+    /** What was found speaks for a fault from this probability on: with less, something else is as likely behind it. */
     private const RATHER_THAN_NOT = 0.5;
 
     /** A finding speaks for a fault that shows it at least this often. */
@@ -46,9 +46,12 @@ final readonly class Settling
         return $fault->danger || $fault->forQualified($this->case->traits);
     }
 
-    /** Whether something that one of its settling looks shows is there. */
-    public function hasSpoken(Fault $fault): bool
+    /** Whether something that one of its settling looks shows is there, and it is rather that than not: a complaint alone is no look. */
+    public function hasSpoken(Fault $fault, float $probability): bool
     {
+        if ($probability < self::RATHER_THAN_NOT) {
+            return false;
+        }
         foreach ($fault->settle as $look) {
             foreach ($this->knowledge->checks[$look]->yields as $finding) {
                 if (isset($this->present[$finding]) && ($fault->shows[$finding] ?? 0.0) >= self::SPEAKS_FROM) {
@@ -80,13 +83,13 @@ final readonly class Settling
     /** Whether danger has to be settled before anything else is done. */
     public function wantsFirst(Fault $fault, float $probability): bool
     {
-        return $probability >= self::DANGER_FROM && $this->isGated($fault) && ! $this->hasSpoken($fault);
+        return $probability >= self::DANGER_FROM && $this->isGated($fault) && ! $this->hasSpoken($fault, $probability);
     }
 
     /** Whether it is likely and its mend big, or much longer than the look, so that it is confirmed first. */
     public function wantsConfirming(Fault $fault, float $probability): bool
     {
-        return $probability >= self::LIKELY_FROM && $probability < self::SURE && ! $this->hasSpoken($fault) && ($this->cost->isBig($fault) || $this->isGlance($fault));
+        return $probability >= self::LIKELY_FROM && $probability < self::SURE && ! $this->hasSpoken($fault, $probability) && ($this->cost->isBig($fault) || $this->isGlance($fault));
     }
 
     /** Whether its settling look takes a fraction of its mend: nobody turns a nut before rocking the bed. */
@@ -97,9 +100,10 @@ final readonly class Settling
         return $look !== null && 2 * ($look->minutes + $this->knowledge->bench->minutesToReach($look->state)) <= $fault->mend()->minutes;
     }
 
-    public function isBigGuess(Fault $fault): bool
+    /** Whether its mend is no small thing and nothing has spoken for it. */
+    public function isBigGuess(Fault $fault, float $probability): bool
     {
-        return $this->cost->isBig($fault) && ! $this->hasSpoken($fault);
+        return $this->cost->isBig($fault) && ! $this->hasSpoken($fault, $probability);
     }
 
     /** Whether it is likely and put right in minutes without a part, with no look that would settle it: then one tries. */
@@ -111,13 +115,13 @@ final readonly class Settling
     /** Whether its mend is as good as certain to be right. */
     public function isConfirmed(Fault $fault, float $probability): bool
     {
-        return $probability >= self::SURE || ($probability >= self::CONFIRMED && $this->hasSpoken($fault));
+        return $probability >= self::SURE || ($probability >= self::CONFIRMED && $this->hasSpoken($fault, $probability));
     }
 
     /** Whether a mend may be offered now. */
     public function mayMend(Fault $fault, float $probability): bool
     {
-        if ($this->isGated($fault) && (! $this->hasSpoken($fault) || $probability < self::RATHER_THAN_NOT)) {
+        if ($this->isGated($fault) && ! $this->hasSpoken($fault, $probability)) {
             return false;
         }
 
@@ -125,8 +129,8 @@ final readonly class Settling
     }
 
     /** Whether a swap may be offered now: it is its own answer, but never for what can hurt. */
-    public function maySwap(Fault $fault): bool
+    public function maySwap(Fault $fault, float $probability): bool
     {
-        return ! $this->isGated($fault) || $this->hasSpoken($fault);
+        return ! $this->isGated($fault) || $this->hasSpoken($fault, $probability);
     }
 }

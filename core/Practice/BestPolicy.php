@@ -11,7 +11,8 @@ use OddBench\Knowledge\Knowledge;
  * the same arithmetic: bench minutes of looks and of mends in vain until every fault is mended, on average over the sets
  * of faults that may lie behind the complaint (backward induction: Bellman 1957, Dynamic Programming).
  *
- * A mend shows at once whether the trouble is over; so does handing the machine to somebody else, at the comeback’s cost.
+ * A mend shows at once whether the trouble is over; handing the machine to somebody else ends it too, at the comeback’s
+ * cost, and nothing else ends what none of the faults has caused.
  */
 final class BestPolicy
 {
@@ -40,8 +41,7 @@ final class BestPolicy
                 $rate = $knowledge->faults[$code]->rate / 1000;
                 $weight *= ($set >> $i & 1) === 1 ? $rate : 1 - $rate;
             }
-            // a machine with nothing wrong is nobody’s trouble
-            $this->worlds[] = $set === 0 ? 0.0 : $weight;
+            $this->worlds[] = $weight;
         }
         foreach ($this->looks as $j => $look) {
             for ($set = 0; $set < 1 << count($this->faults); $set++) {
@@ -166,12 +166,18 @@ final class BestPolicy
         return $check->minutes + $this->knowledge->bench->minutesToReach($check->state);
     }
 
+    /** Whether the trouble is there still: a fault is not mended, or it was none of them. */
+    private function isOpen(int $set, int $mended): bool
+    {
+        return $set === 0 || ($set & ~$mended) !== 0;
+    }
+
     /** @param  list<float>  $worlds */
     private function alive(array $worlds, int $mended): float
     {
         $alive = 0.0;
         foreach ($worlds as $set => $weight) {
-            if (($set & ~$mended) !== 0) {
+            if ($this->isOpen($set, $mended)) {
                 $alive += $weight;
             }
         }
@@ -184,7 +190,7 @@ final class BestPolicy
     {
         $vain = 0.0;
         foreach ($worlds as $set => $weight) {
-            if (($set & ~$mended) !== 0 && ($set >> $fault & 1) === 0) {
+            if ($this->isOpen($set, $mended) && ($set >> $fault & 1) === 0) {
                 $vain += $weight;
             }
         }

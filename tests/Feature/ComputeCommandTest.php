@@ -25,7 +25,7 @@ final class ComputeCommandTest extends TestCase
         self::assertSame(0, $code);
         $result = json_decode($out, true, 64, JSON_THROW_ON_ERROR);
         self::assertSame('break-fan-failed', $result['faults'][0]['code']);
-        self::assertSame(['faults', 'explained', 'unexplained', 'safety', 'next'], array_keys($result));
+        self::assertSame(['faults', 'explained', 'unexplained', 'none', 'safety', 'next'], array_keys($result));
     }
 
     /** @return iterable<string, array{string, string, string}> */

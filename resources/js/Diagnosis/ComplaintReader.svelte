@@ -9,6 +9,7 @@
     known: ReadonlySet<string>;
     onpress: (finding: { code: string; name: string }) => unknown;
     label?: string;
+    most?: number;
     busy?: boolean;
   }
   let {
@@ -17,13 +18,14 @@
     known,
     onpress,
     label = 'This may mean: press what is so',
+    most = 5,
     busy = false,
   }: Props = $props();
 
   const PAUSE_MS = 300;
   let heard = $state<{ code: string; name: string; words: string[]; redTag: boolean }[]>([]);
   let danger = $state<{ finding: string; statement: string }[]>([]);
-  const offered = $derived(heard.filter((finding) => !known.has(finding.code)));
+  const offered = $derived(heard.filter((finding) => !known.has(finding.code)).slice(0, most));
   const open = $derived(danger.filter((raised) => !known.has(raised.finding)));
 
   $effect(() => {

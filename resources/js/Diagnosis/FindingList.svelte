@@ -53,6 +53,7 @@
     family={job.machine.family}
     {known}
     {busy}
+    most={typed.trim().length > 3 ? 5 : 3}
     label={typed.trim().length > 3 ? 'This may mean' : 'The complaint may mean: press what is so'}
     onpress={(finding) => record({ [finding.code]: true })}
   />

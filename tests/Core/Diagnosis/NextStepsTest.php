@@ -114,7 +114,7 @@ final class NextStepsTest extends TestCase
     }
 
     /**
-     * L now less the mean of L over the outcomes, by the definition, over the faults linked to a present finding or to the check.
+     * L now less the mean of L over the outcomes, by the definition, over the faults linked to a present finding.
      *
      * @param  array<string, bool>  $findings
      */
@@ -122,7 +122,7 @@ final class NextStepsTest extends TestCase
     {
         $open = array_values(array_diff($check->yields, array_keys($findings)));
         $counting = [];
-        foreach ([...array_keys($findings, true, true), ...$check->yields] as $code) {
+        foreach (array_keys($findings, true, true) as $code) {
             foreach ($network->parents[(int) array_search($code, $network->findings, true)] as $fault) {
                 $counting[$fault] = true;
             }
@@ -130,7 +130,8 @@ final class NextStepsTest extends TestCase
         $loss = static function (array $beliefs) use ($knowledge, $network, $counting): float {
             $loss = 0.0;
             foreach (array_keys($counting) as $fault) {
-                $minutes = $knowledge->faults[$network->faults[$fault]]->mend()->minutes;
+                // half a minute to unplug it first
+                $minutes = 0.5 + $knowledge->faults[$network->faults[$fault]]->mend()->minutes;
                 $loss += min((1 - $beliefs[$fault]) * $minutes, $beliefs[$fault] * (60 + $minutes));
             }
 

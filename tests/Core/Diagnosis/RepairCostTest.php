@@ -23,12 +23,14 @@ final class RepairCostTest extends TestCase
         self::assertEqualsWithDelta(3.4, $cost->inVain([0.5, 0.3, 0.2]), 1e-12);
     }
 
-    public function test_probabilities_count_as_shares_of_one_trouble_among_the_faults_in_question(): void
+    public function test_what_is_none_of_them_costs_nothing_and_more_than_one_trouble_counts_in_shares(): void
     {
         $cost = new RepairCost([0, 2], [10.0, 1.0, 5.0]);
 
-        // 0.6 and 0.2 are three quarters and a quarter; p/c 0.075 and 0.05: a first, in vain in a quarter of the cases
-        self::assertEqualsWithDelta(2.5, $cost->inVain([0.6, 0.9, 0.2]), 1e-12);
+        // 0.6 and 0.2, p/c 0.06 and 0.04: the first first, in vain in the 0.2 where it is the other
+        self::assertEqualsWithDelta(2.0, $cost->inVain([0.6, 0.9, 0.2]), 1e-12);
+        // 1.2 and 0.4 as shares are three quarters and a quarter: in vain in a quarter of the cases
+        self::assertEqualsWithDelta(2.5, $cost->inVain([0.9, 0.9, 0.3]), 1e-12);
         self::assertSame(0.0, $cost->inVain([0.0, 0.9, 0.0]));
     }
 
@@ -51,12 +53,13 @@ final class RepairCostTest extends TestCase
             $mend[] = (float) $random->getInt(1, 60);
         }
         $all = array_sum($beliefs);
+        $scale = max(1.0, $all);
         $least = INF;
         foreach (self::orders(range(0, $many - 1)) as $order) {
-            $left = 1.0;
+            $left = $all / $scale;
             $cost = 0.0;
             foreach ($order as $fault) {
-                $left -= $beliefs[$fault] / $all;
+                $left -= $beliefs[$fault] / $scale;
                 $cost += $left * $mend[$fault];
             }
             $least = min($least, $cost);

@@ -126,6 +126,7 @@ final class KnowledgeReaderTest extends TestCase
         }, 'wheels-worn.mends.1: minutes: must be a number'];
         yield 'a fault no check tells' => [static function (array $f): array {
             $f['faults/motion.yaml']['faults'][0]['shows'] = ['crept-in' => 'O', 'bed-play' => 'R'];
+            $f['faults/motion.yaml']['faults'][0]['settle'] = [];
 
             return $f;
         }, 'faults: wheels-worn: shows: no check moves its odds fivefold'];

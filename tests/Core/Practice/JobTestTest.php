@@ -69,7 +69,8 @@ final class JobTestTest extends TestCase
         $scores = array_map(static fn ($way) => $test->play($machines, $way), $test->ways(new Randomizer(new Mt19937(77))));
 
         foreach (['measure first', 'swap first'] as $way) {
-            self::assertSame(80, $scores[$way]->settled);
+            // a few are handed to somebody else rather than mended on long shots
+            self::assertGreaterThanOrEqual(70, $scores[$way]->settled);
             self::assertLessThan(0.6 * $scores['checklist']->median, $scores[$way]->median);
             self::assertLessThan(0.6 * $scores['random order']->median, $scores[$way]->median);
             self::assertLessThan($scores['checklist']->ninetieth, $scores[$way]->ninetieth);
