@@ -73,12 +73,36 @@ final readonly class OwedQuery
         $family = $this->knowledge->families[$job->machine->family] ?? null;
         $each = static fn (array $all): array => array_values(array_unique($all));
 
-        return (new ProofPlan($this->knowledge))->for(
-            Traits::of($family->traits ?? []),
+        $traits = Traits::of($family->traits ?? []);
+        $of = fn (array $due): Plan => (new ProofPlan($this->knowledge))->for(
+            $traits,
             $each([...array_merge([], ...$mends->map(fn (Mend $m): array => $m->touched)->all()), ...$turned->all()]),
             $each(array_filter($mends->map(fn (Mend $m): ?string => $m->fault)->all())),
             $each($fitted->all()),
             $each($unplugged->all()),
+            $due,
         );
+        $plan = $of([]);
+        $due = $moment === null && $plan->owed !== [] ? $this->due($job, $plan, $traits) : [];
+
+        return $due === [] ? $plan : $of($due);
+    }
+
+    /** @return list<string> proofs that come round, which this machine has not passed in time */
+    private function due(Job $job, Plan $plan, Traits $traits): array
+    {
+        $due = [];
+        foreach ($this->knowledge->proofs as $proof) {
+            if ($proof->everyMonths === null || $plan->find($proof->code) !== null || ! $traits->allow($proof->needs)) {
+                continue;
+            }
+            $passed = ProofResult::query()->where(['proof' => $proof->code, 'passed' => true])->where('at', '>', $job->opened_at->copy()->subMonths((int) $proof->everyMonths))
+                ->whereIn('job_id', Job::query()->select('id')->where('machine_id', $job->machine_id)->where('id', '<>', $job->id))->exists();
+            if (! $passed) {
+                $due[] = $proof->code;
+            }
+        }
+
+        return $due;
     }
 }

@@ -10,7 +10,7 @@ use OddBench\Input\InputError;
 final readonly class Knowledge
 {
     /** Classes of part that are used up in the work and always there: no part anybody waits for or thinks twice about. */
-    public const USED_UP = ['cleaning', 'desiccant', 'grease', 'paste', 'washer'];
+    public const USED_UP = ['cleaning', 'desiccant', 'grease', 'paste', 'washer', 'screw', 'cable-tie', 'solder'];
 
     /**
      * @param  array<string, Finding>  $findings

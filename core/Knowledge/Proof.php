@@ -18,6 +18,7 @@ final readonly class Proof
      * @param  string|null  $unit  of the value to write down; null when there is none
      * @param  string|null  $failsAs  the finding a failure is evidence of
      * @param  string  $because  what it clears, in words
+     * @param  float|null  $everyMonths  owed with any work when this machine has not passed it for so long, or never
      * @param  'hold'|'runaway'|null  $log  what of a temperature log gives its value
      * @param  'hotend'|'bed'  $heater  whose temperature that is
      */
@@ -41,6 +42,7 @@ final readonly class Proof
         public bool $neverWaived = false,
         public ?string $log = null,
         public string $heater = 'hotend',
+        public ?float $everyMonths = null,
     ) {
     }
 }

@@ -46,6 +46,7 @@ final class ProofReader
             neverWaived: $entry->yes('never_waived'),
             log: $log,
             heater: $heater,
+            everyMonths: $entry->numberOrNull('every_months'),
         );
     }
 }

@@ -19,6 +19,9 @@ final readonly class ProofPlan implements Computation
 {
     private const LOOM = 'wiring';
 
+    /** Why a proof is owed though nothing that was done owes it. */
+    private const DUE = 'due: not proved here for a year, or never';
+
     public function __construct(private Knowledge $knowledge)
     {
     }
@@ -36,8 +39,12 @@ final readonly class ProofPlan implements Computation
         $mended = $fields->texts('mended');
         $fitted = $fields->texts('fitted');
         $unplugged = $fields->texts('unplugged');
+        $due = $fields->texts('due');
+        foreach ($due as $i => $code) {
+            $this->knowledge->proof($code, "due.{$i}");
+        }
         $fields->done();
-        $plan = $this->for($traits, $touched, $mended, $fitted, $unplugged);
+        $plan = $this->for($traits, $touched, $mended, $fitted, $unplugged, $due);
 
         return [
             'stages' => array_map(static fn (Stage $stage): array => [
@@ -58,10 +65,11 @@ final readonly class ProofPlan implements Computation
      * @param  list<string>  $mended  fault codes
      * @param  list<string>  $fitted  positions a part went into
      * @param  list<string>  $unplugged  names of sockets; one nobody knows counts as the loom
+     * @param  list<string>  $due  proofs this machine has not passed for too long, or never
      *
      * @throws InputError for a code nobody knows
      */
-    public function for(Traits $traits, array $touched, array $mended, array $fitted = [], array $unplugged = []): Plan
+    public function for(Traits $traits, array $touched, array $mended, array $fitted = [], array $unplugged = [], array $due = []): Plan
     {
         $reasons = $this->reasons($touched, $mended, $fitted, $unplugged);
         if ($reasons === []) {
@@ -69,7 +77,7 @@ final readonly class ProofPlan implements Computation
         }
         $owed = [];
         foreach ($this->knowledge->proofs as $proof) {
-            $because = $traits->allow($proof->needs) ? $this->because($proof, $reasons) : null;
+            $because = $traits->allow($proof->needs) ? $this->because($proof, $reasons) ?? (in_array($proof->code, $due, true) ? self::DUE : null) : null;
             if ($because !== null) {
                 $owed[] = new Owed($proof, $because);
             }
