@@ -15,7 +15,7 @@ final class ComputeCommandTest extends TestCase
         [$code, $out] = $this->compute('', '--list');
 
         self::assertSame(0, $code);
-        self::assertSame("bed-plane\nbelt-tension\ncontact-resistance\ndiagnose\nfastener\nfilament\nfirst-layer\nflex-slab\ngcode\nheater\nkit-check\npluck-frequency\nproof-plan\nrelay-tune\nreorder\nrunaway-test\nsquareness\nsteps\nteardown\nthermal-log\nthermistor\ntrials\nwire\n", $out);
+        self::assertSame("bed-plane\nbelt-tension\ncomplaint\ncontact-resistance\ndiagnose\nfastener\nfilament\nfirst-layer\nflex-slab\ngcode\nheater\nkit-check\npluck-frequency\nproof-plan\nrelay-tune\nreorder\nrunaway-test\nsquareness\nsteps\nteardown\nthermal-log\nthermistor\ntrials\nwire\n", $out);
     }
 
     public function test_it_computes_without_a_database(): void

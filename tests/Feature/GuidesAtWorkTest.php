@@ -51,7 +51,7 @@ final class GuidesAtWorkTest extends BenchTestCase
         $this->send('POST', $this->url("guide-runs/{$run}/end"), ['minutes' => 31])->assertOk();
         $job = (array) $this->getJson("/api/v1{$this->url('')}")->json();
         self::assertTrue($job['diagnoses'][0]['mended']);
-        self::assertSame('Replace a liner', $job['mends'][0]['done']);
+        self::assertSame('Replace the PTFE tube (liner)', $job['mends'][0]['done']);
         self::assertContains('runaway-hotend', array_column($job['proofs'], 'code'));
         self::assertSame(31.0, GuideRun::query()->find($run)?->minutes);
         self::assertSame([], $this->getJson($this->api('fix'))->json('runs'));
@@ -85,29 +85,30 @@ final class GuidesAtWorkTest extends BenchTestCase
     public function test_a_tick_taken_away_takes_its_tray_step_along(): void
     {
         $run = $this->begin('replace-liner');
-        foreach ([1, 2, 3] as $number) {
+        foreach ([1, 2, 3, 4] as $number) {
             $this->tick($run, $number)->assertOk();
         }
-        self::assertCount(1, (array) $this->getJson($this->api('fix'))->json('steps'));
-        $this->send('DELETE', $this->url("guide-runs/{$run}/steps/3"))->assertOk();
-        self::assertSame([], $this->getJson($this->api('fix'))->json('steps'));
-        self::assertSame([1, 2], $this->getJson($this->api('fix'))->json('runs.0.done'));
+        self::assertSame(['Hot-end cover', 'Liner'], array_column((array) $this->getJson($this->api('fix'))->json('steps'), 'off'));
+        $this->send('DELETE', $this->url("guide-runs/{$run}/steps/4"))->assertOk();
+        self::assertSame(['Hot-end cover'], array_column((array) $this->getJson($this->api('fix'))->json('steps'), 'off'));
+        self::assertSame([1, 2, 3], $this->getJson($this->api('fix'))->json('runs.0.done'));
     }
 
     public function test_under_a_red_tag_no_step_that_needs_power_is_ticked(): void
     {
         $run = $this->begin('replace-liner');
+        $this->tick($run, 1)->assertOk();
         DB::transaction(fn () => $this->app->make(PutOnRedTag::class)->on($this->job->refresh(), 'smell', $this->person()));
 
-        $this->assertRefused($this->tick($run, 1), 409, 'step', 'red tag');
+        $this->assertRefused($this->tick($run, 2), 409, 'step', 'red tag');
     }
 
     public function test_its_clock_rings_on_every_screen_until_somebody_stops_it(): void
     {
         $run = $this->begin('replace-liner');
         $this->tick($run, 1)->assertOk();
-        $this->send('POST', $this->url("guide-runs/{$run}/steps/2/timer"))->assertOk();
-        $this->assertRefused($this->send('POST', $this->url("guide-runs/{$run}/steps/2/timer")), 409, 'step', 'runs already');
+        $this->send('POST', $this->url("guide-runs/{$run}/steps/5/timer"))->assertOk();
+        $this->assertRefused($this->send('POST', $this->url("guide-runs/{$run}/steps/5/timer")), 409, 'step', 'runs already');
 
         $this->actingAs($this->person(Role::Counter));
         $timers = (array) $this->getJson('/api/v1/bench')->json('timers');
@@ -137,9 +138,9 @@ final class GuidesAtWorkTest extends BenchTestCase
         $run = $this->begin('replace-liner');
         $this->tick($run, 1)->assertOk();
         $this->travel(4)->minutes();
-        $this->send('POST', $this->url("guide-runs/{$run}/steps/2/timer"))->assertOk();
+        $this->send('POST', $this->url("guide-runs/{$run}/steps/5/timer"))->assertOk();
         $this->travel(12)->minutes();
-        foreach (range(2, 11) as $number) {
+        foreach (range(2, 12) as $number) {
             $this->tick($run, $number)->assertOk();
         }
         $this->travel(6)->minutes();

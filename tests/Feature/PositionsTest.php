@@ -157,7 +157,7 @@ final class PositionsTest extends BenchTestCase
         $this->send('POST', "/jobs/{$job}/station", ['to' => 'repair', 'version' => Job::query()->findOrFail($job)->version])->assertOk();
         $this->send('POST', "/jobs/{$job}/guide-runs", ['guide' => 'replace-liner'])->assertOk();
         $run = (int) $this->getJson("/api/v1/jobs/{$job}/fix")->json('runs.0.id');
-        foreach (range(1, 11) as $step) {
+        foreach (range(1, 12) as $step) {
             $this->send('POST', "/jobs/{$job}/guide-runs/{$run}/steps/{$step}")->assertOk();
         }
         $this->send('POST', "/jobs/{$job}/guide-runs/{$run}/end", ['minutes' => 25])->assertOk();

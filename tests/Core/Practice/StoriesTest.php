@@ -51,7 +51,8 @@ final class StoriesTest extends TestCase
         $knowledge = TradeKnowledge::read();
         $played = (new Bench($knowledge))->play($story->machine($knowledge->families[$story->family]->traits), new Advised($knowledge, 'measure-first'));
 
-        self::assertTrue($played->settled);
+        // of whom nobody says anything, a machine may end with a second person
+        self::assertTrue($played->settled || $story->told === []);
         // a story shows the fault only where somebody looked, so some honest guesses are in vain
         self::assertLessThanOrEqual(4, count($played->wrong), implode(', ', [...$played->looks, '| mended in vain:', ...$played->wrong]));
     }

@@ -136,7 +136,7 @@ final class ProofPlanTest extends TestCase
         }
         self::assertSame('mended: Bed wire broken', $because['heat-moving']);
         self::assertSame('new: X belt', $because['belt-tension']);
-        self::assertSame('unplugged: TH', $because['runaway-hotend']);
+        self::assertSame('unplugged: TH, mystery', $because['runaway-hotend']);
         self::assertSame('new: X belt', $because['full-travel'], 'what was fitted says more than a loom that was touched');
         self::assertSame('mended: Bed wire broken', $because['repeat-complaint']);
     }
