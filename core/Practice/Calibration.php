@@ -32,11 +32,11 @@ final readonly class Calibration
         $rows = [];
         foreach ($bins as $bin => $of) {
             $rows[] = [
-                'from' => $bin / self::BINS,
+                'from' => (float) ($bin / self::BINS),
                 'to' => ($bin + 1) / self::BINS,
                 'count' => count($of),
                 'told' => array_sum(array_column($of, 0)) / count($of),
-                'was' => count(array_filter(array_column($of, 1))) / count($of),
+                'was' => (float) (count(array_filter(array_column($of, 1))) / count($of)),
             ];
         }
 

@@ -229,7 +229,7 @@
           error={work.error('hours')}
         />
         <Field label="What the screen said" bind:value={form.screenSaid} maxlength={500} />
-        <Field label="What came along" bind:value={form.cameAlong} maxlength={500} />
+        <Field label="Accessories that came along" bind:value={form.cameAlong} maxlength={500} />
       </div>
       <div class="flex flex-wrap items-end gap-4">
         <Button kind="main" type="submit" busy={work.busy}>Book in</Button>

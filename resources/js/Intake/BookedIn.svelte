@@ -52,7 +52,7 @@
   const facts = $derived([
     ['Complaint', job.complaint],
     ['The screen said', job.screenSaid],
-    ['Came along', job.cameAlong],
+    ['Accessories', job.cameAlong],
     ['It began', me.words.began.find((b) => b.code === job.began)?.name ?? job.began],
     ['Promised for', job.promisedFor ? day(`${job.promisedFor}T12:00:00Z`, 'UTC') : null],
     ['Booked in', day(job.openedAt, me.zone)],
@@ -78,7 +78,7 @@
           error={work.error('complaint')}
         />
         <Field label="What the screen said" bind:value={screenSaid} maxlength={500} />
-        <Field label="What came along" bind:value={cameAlong} maxlength={500} />
+        <Field label="Accessories that came along" bind:value={cameAlong} maxlength={500} />
         <Field label="Promised for" type="date" bind:value={promisedFor} error={work.error('promisedFor')} />
         {#if work.refusal}<Problem message={work.refusal.message} />{/if}
         <div class="flex gap-2">

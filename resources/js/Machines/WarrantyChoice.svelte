@@ -31,7 +31,7 @@
 
 <div class="mb-3 bg-waiting-wash px-3 py-2 text-waiting">
   <p>
-    <strong>△ Under its {warranty.by}’s warranty until {day(warranty.until, me.zone)}.</strong>
+    <strong>△ Guaranteed by its {warranty.by} until {day(warranty.until, me.zone)}.</strong>
     {warranty.note ?? ''}
     {#if warranty.choice === 'mend'}Mended here all the same; its loss is accepted.{:else if warranty.choice === 'claim'}It
       is claimed and stays closed.{:else}Opening it may cost the warranty.{/if}

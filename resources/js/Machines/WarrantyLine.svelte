@@ -73,7 +73,7 @@
   <p class="mt-2 text-sm">
     {#if passport.warranty}
       <span class={passport.warranty.runs ? 'font-semibold text-waiting' : 'text-quiet'}
-        >{passport.warranty.runs ? '△ Under' : 'Was under'} its {passport.warranty.by}’s warranty until {day(
+        >{passport.warranty.runs ? '△ Guaranteed' : 'Was guaranteed'} by its {passport.warranty.by} until {day(
           passport.warranty.until,
           me.zone,
         )}</span

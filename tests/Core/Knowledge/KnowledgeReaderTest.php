@@ -21,7 +21,7 @@ final class KnowledgeReaderTest extends TestCase
         self::assertGreaterThanOrEqual(91, count($knowledge->faults));
         self::assertGreaterThanOrEqual(139, count($knowledge->findings));
         self::assertGreaterThanOrEqual(65, count($knowledge->checks));
-        self::assertCount(7, $knowledge->families);
+        self::assertCount(8, $knowledge->families);
     }
 
     public function test_every_dangerous_fault_shows_a_sign_that_puts_the_red_tag_on_or_can_be_screened(): void

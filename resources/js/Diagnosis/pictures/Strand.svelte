@@ -13,7 +13,7 @@
   {@render nozzle()}
   <path d="M45 20 C45 34 48 44 56 56" stroke="#8a5a00" stroke-width="2.6" />
 </Panel>
-<Panel caption="curls back: part clog">
+<Panel caption="curls back: partial clog">
   {@render nozzle()}
   <path
     d="M45 20 C46 30 58 34 62 26 C65 18 58 12 53 16 C50 19 53 23 57 22"
