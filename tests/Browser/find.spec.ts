@@ -180,3 +180,41 @@ test('a fault that seldom comes alone opens a look-list on the sisters', async (
   await page.getByRole('button', { name: 'End the list' }).click();
   await expect(page.getByText(/nothing is added any more/)).toBeVisible();
 });
+
+test('a complaint is read at Book in, and quick looks at Find are one card', async ({ page }) => {
+  await enterAs(page, 'Bo Lindqvist');
+  await page.goto('/book-in');
+  await page.getByRole('radio', { name: 'New here' }).click();
+  await page.getByRole('radio', { name: 'Tern 220', exact: true }).click();
+  await page.getByRole('radio', { name: /own farm/ }).click();
+  await page
+    .getByRole('textbox', { name: /Complaint/ })
+    .fill('The side walls look like a washboard. It smelled burnt once.');
+  await expect(page.getByText(/Ask before any power: It smells of burning/)).toBeVisible();
+  await page.getByRole('button', { name: '+ wavy vertical walls' }).click();
+  await expect(page.getByRole('button', { name: 'Leave out: wavy vertical walls' })).toBeVisible();
+  await page.getByRole('radio', { name: 'Nobody knows' }).click();
+  await hasNoBarriers(page, 'book in with what it may mean');
+  await page.getByRole('button', { name: 'Book in', exact: true }).click();
+  await page.getByRole('link', { name: 'On to the job' }).click();
+  await page.getByRole('button', { name: 'No to all of them' }).click();
+  // what nobody knows without a meter is not a no
+  await expect(page.getByRole('button', { name: 'Not checked', pressed: true })).toHaveCount(3);
+  await page.getByRole('button', { name: 'On to Find' }).click();
+  await station(page, 'Find');
+  await expect(page.getByRole('button', { name: 'Withdraw: wavy vertical walls' })).toBeVisible();
+
+  await page.waitForLoadState('networkidle');
+  const listed = card(page).getByRole('button', { name: /quick looks in one go/ });
+  if (await listed.isVisible()) await listed.click();
+  await expect(card(page).locator('h3')).toContainText('quick looks in one go');
+  await hasNoBarriers(page, 'a sweep');
+  await page.setViewportSize({ width: 768, height: 900 });
+  await fitsAcross(page);
+  await card(page)
+    .getByRole('checkbox', { name: /^bed rocks by hand/ })
+    .check();
+  await card(page).getByRole('button', { name: 'These, and not the others' }).click();
+  await expect(page.getByRole('button', { name: 'Withdraw: bed rocks by hand' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Withdraw: head rocks by hand' })).toBeVisible();
+});

@@ -56,6 +56,18 @@ final class KnowledgeFilesTest extends BenchTestCase
         (new KnowledgeFiles([base_path('knowledge'), $this->own]))->read();
     }
 
+    public function test_knowledge_kept_by_another_release_is_not_even_unserialised(): void
+    {
+        // classes of an older release: a fault whose settle was a text
+        $old = 'O:26:"OddBench\\Knowledge\\Knowledge":1:{s:6:"faults";O:22:"OddBench\\Knowledge\\Fault":1:{s:6:"settle";s:1:"x";}}';
+        foreach (["another-release\nprint\n{$old}", $old, ''] as $kept) {
+            file_put_contents(storage_path('app/knowledge.ser'), $kept);
+            $this->app->forgetInstance(Knowledge::class);
+
+            self::assertArrayHasKey('belt-slack', $this->app->make(Knowledge::class)->faults);
+        }
+    }
+
     public function test_the_running_site_keeps_the_last_good_knowledge(): void
     {
         config(['odd-bench.knowledge' => [base_path('knowledge'), $this->own]]);
