@@ -47,7 +47,8 @@ final readonly class ShowDiagnosis
             danger: $diagnosis->danger->because,
             none: $diagnosis->none,
             overturned: $this->words->overturned($this->first->counts()),
-            noneAdvice: $diagnosis->noneLeads() ? $this->words->noneAdvice() : [],
+            // while looks are left that tell, they are made first
+            noneAdvice: $diagnosis->noneLeads() && ! in_array(($next[0] ?? null)?->kind, ['check', 'sweep'], true) ? $this->words->noneAdvice() : [],
             next: array_map(fn (Step $s): StepView => $this->step($s, $diagnosis, $case, $job->machine->redTag !== null && $s->needsPower && $s->code !== $signed), array_slice($next, 0, self::STEPS)),
             why: $this->words->why($next, $diagnosis),
             otherSchool: $this->words->otherSchool($next, $this->query->judge($case->byTheOtherSchool())->nextAtTheBench($signed), $case),
