@@ -83,8 +83,8 @@ final class JudgementTest extends BenchTestCase
 
         self::assertSame('Safety first: Bed connector burning', $find['next'][0]['tag']);
         self::assertStringContainsString('could hurt somebody', $find['why']);
-        $burning = collect($find['suspects'])->firstWhere('fault', 'connector-burning');
-        self::assertStringStartsWith('look first: ', $burning['first']);
+        $first = array_column((array) $find['suspects'], 'first', 'fault');
+        self::assertStringStartsWith('look first: ', $first['connector-burning']);
         self::assertGreaterThan(0.0, $find['none']);
         self::assertLessThan(1.0, $find['none']);
         self::assertSame('', $find['overturned'], 'ten diagnoses at the least say something');
@@ -117,8 +117,9 @@ final class JudgementTest extends BenchTestCase
     {
         $this->actingAs($this->person());
         foreach ([[0.9, false], [0.8, true], [0.3, false]] as [$p, $overturned]) {
-            $job = $this->job($this->machine());
-            Confirmed::query()->create(['job_id' => $job->id, 'fault' => 'belt-slack', 'probability' => $p, 'person_id' => $job->opened_by, 'at' => now(), 'superseded_at' => $overturned ? now() : null]);
+            $by = $this->person();
+            $job = $this->job($this->machine(), $by);
+            Confirmed::query()->create(['job_id' => $job->id, 'fault' => 'belt-slack', 'probability' => $p, 'person_id' => $by->id, 'at' => now(), 'superseded_at' => $overturned ? now() : null]);
             $job->update(['finished_at' => now()]);
         }
         $first = $this->app->make(FirstDiagnoses::class);
@@ -130,7 +131,8 @@ final class JudgementTest extends BenchTestCase
 
     public function test_the_runaway_test_is_owed_at_the_first_visit_and_after_a_year_and_not_by_everything(): void
     {
-        $this->actingAs($this->person());
+        $by = $this->person();
+        $this->actingAs($by);
         $machine = $this->machine();
         $owes = function (Job $job): bool {
             $this->send('POST', "/jobs/{$job->id}/mends", ['fault' => null, 'done' => 'Belt tightened', 'touched' => ['motion']])->assertOk();
@@ -140,7 +142,7 @@ final class JudgementTest extends BenchTestCase
         $first = $this->job($machine);
         $this->atFix($first, 'belt-slack');
         self::assertTrue($owes($first), 'never proved here');
-        DB::table('proof_results')->insert(['job_id' => $first->id, 'proof' => 'runaway-hotend', 'passed' => true, 'person_id' => $first->opened_by, 'at' => now()]);
+        DB::table('proof_results')->insert(['job_id' => $first->id, 'proof' => 'runaway-hotend', 'passed' => true, 'person_id' => $by->id, 'at' => now()]);
         $first->update(['finished_at' => now()]);
 
         $this->travel(2)->months();

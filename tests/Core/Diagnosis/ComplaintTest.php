@@ -99,6 +99,7 @@ final class ComplaintTest extends TestCase
         self::assertNotContains('feed-wheel-stuck', $this->codes($text, TradeKnowledge::read()->families['tern-220']->traits));
     }
 
+    /** @param  list<string>  $questions */
     #[TestWith(['there was smoke', ['smoke']])]
     #[TestWith(['it smells burnt', ['smell', 'browned']])]
     #[TestWith(['it tingles', ['shock']])]
