@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Instruments;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Core\TradeKnowledge;
 
 /** Heater, contact resistance and wire. */
 final class ElectricalTest extends InstrumentTestCase
@@ -83,6 +84,34 @@ final class ElectricalTest extends InstrumentTestCase
         $case = ['resistance_ohm' => 2.618, 'volts' => 24, 'baseline_s' => 240, 'today_s' => 300];
 
         self::assertEqualsWithDelta($this->compute('contact-resistance', $case)['contact_ohm'], $this->compute('contact-resistance', $case + ['loss_w_per_k' => 1e-6, 'rise_c' => 60])['contact_ohm'], 1e-6);
+    }
+
+    public function test_another_start_explains_a_slower_heat_up(): void
+    {
+        // 45 K instead of 40 take 240 · 45/40 = 270 s: nothing is in the contact
+        $case = ['resistance_ohm' => 2.618, 'volts' => 24, 'baseline_s' => 240, 'today_s' => 270];
+        $known = $this->compute('contact-resistance', $case + ['target_c' => 60, 'baseline_start_c' => 20, 'start_c' => 15]);
+        self::assertSame([0.0, 'ok'], [$known['contact_ohm'], $known['verdict']]);
+
+        // the same times with nobody knowing from where it began settle nothing; from the same start they do
+        self::assertSame('inconclusive', $this->compute('contact-resistance', $case)['verdict']);
+        $same = $this->compute('contact-resistance', $case + ['target_c' => 60, 'baseline_start_c' => 20, 'start_c' => 20]);
+        self::assertSame('danger', $same['verdict']);
+        self::assertEqualsWithDelta(2.618 * (sqrt(1.125) - 1), $same['contact_ohm'], 1e-9);
+        // draught 3 % and four seconds of the clock are 4.67 % of 240 s
+        $slower = fn (float $today): string => $this->compute('contact-resistance', ['today_s' => $today] + $case + ['target_c' => 60, 'baseline_start_c' => 20, 'start_c' => 20])['verdict'];
+        self::assertSame(['inconclusive', 'out'], [$slower(251.0), $slower(252.0)]);
+    }
+
+    public function test_what_is_only_to_be_watched_or_not_settled_is_no_finding(): void
+    {
+        $sheet = TradeKnowledge::read()->instruments['contact-resistance'];
+        $says = fn (array $input): array => $sheet->findings($this->compute('contact-resistance', $input));
+
+        self::assertSame([], $says(['resistance_ohm' => 2.618, 'volts' => 24, 'volts_at_load' => 23.8]));
+        self::assertSame([], $says(['resistance_ohm' => 2.618, 'volts' => 24, 'baseline_s' => 240, 'today_s' => 260]));
+        self::assertSame(['contact-resistance-high' => true], $says(['resistance_ohm' => 2.618, 'volts' => 24, 'volts_at_load' => 23]));
+        self::assertSame(['contact-resistance-high' => false], $says(['resistance_ohm' => 2.618, 'volts' => 24, 'volts_at_load' => 23.98]));
     }
 
     public function test_faster_than_the_baseline_is_no_contact_resistance(): void
