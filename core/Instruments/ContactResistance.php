@@ -50,7 +50,7 @@ final readonly class ContactResistance implements Computation
         $fields->done();
         $connector = $volts ** 2 * $contact / ($element + $contact) ** 2;
         $verdict = match (true) {
-            $explained => 'inconclusive',
+            $explained && $connector >= self::WATCH_FROM_W => 'inconclusive',
             $connector > self::DANGER_FROM_W => 'danger',
             $connector > self::OUT_FROM_W => 'out',
             $connector >= self::WATCH_FROM_W => 'watch',
