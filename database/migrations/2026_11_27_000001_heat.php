@@ -19,6 +19,8 @@ return new class extends Migration
             $table->decimal('bed_c', 6, 1)->nullable();
             $table->timestampTz('measured_at')->nullable();
             $table->foreignId('unplugged_by')->nullable()->constrained('people');
+            // answers go to the runner as a file
+            $table->dropColumn('answer');
         });
         DB::statement("ALTER TABLE proof_runs ADD CONSTRAINT proof_runs_heat CHECK (heat IN ('cold','hot','unconfirmed','off'))");
         DB::statement("CREATE UNIQUE INDEX proof_runs_one_printer ON proof_runs (address) WHERE ended_at IS NULL OR heat IN ('hot','unconfirmed')");
