@@ -12,6 +12,8 @@ final class HeatLog
 {
     private const MOST_BYTES = 16 * 1024 * 1024;
 
+    private const LONGEST_LINE = 2000;
+
     private const STOPPED = '/thermal runaway|heating failed|system stopped|printer (halted|stopped)|kill\(\)|emergency stop/i';
 
     /**
@@ -54,7 +56,7 @@ final class HeatLog
                 throw InputError::at($field, "Line {$line}: time_s, actual_c, target_c and perhaps power stand on each line, not ".count($cells).' values.');
             }
             $numbers = array_map(static fn (string $cell): float => is_numeric($cell) && is_finite((float) $cell) ? (float) $cell : throw InputError::at($field, "Line {$line}: “{$cell}” is no number."), $cells);
-            $samples[] = self::sample($samples, $numbers[0], $numbers[1], $numbers[2], $numbers[3] ?? null, false, $field, $line);
+            $samples[] = self::sample($samples, $numbers[0], $numbers[1], $numbers[2], $numbers[3] ?? null, $field, $line);
         }
 
         return $samples;
@@ -76,19 +78,22 @@ final class HeatLog
         $quoted = preg_quote($channel, '/');
         $power = $channel === 'T' ? '@' : ($channel === 'B' ? 'B@' : '@'.substr($channel, 1));
         $samples = [];
-        $stopped = false;
+        $said = '';
         foreach ($fields->texts('lines') as $i => $line) {
-            $stopped = $stopped || preg_match(self::STOPPED, $line) === 1;
+            if (strlen($line) > self::LONGEST_LINE) {
+                throw InputError::at("lines.{$i}", 'This line is longer than any a firmware prints.');
+            }
+            $said = preg_match(self::STOPPED, $line) === 1 && strlen($said) < self::LONGEST_LINE ? trim("{$said} {$line}") : $said;
             if (preg_match("/(?:^|\\s){$quoted}:\\s*(-?\\d+(?:\\.\\d+)?)\\s*\\/\\s*(-?\\d+(?:\\.\\d+)?)/", $line, $found) !== 1) {
-                if ($stopped && $samples !== []) {
-                    $last = $samples[count($samples) - 1];
-                    $samples[count($samples) - 1] = new HeatSample($last->at, $last->actual, $last->target, $last->power, true);
+                if ($said !== '' && $samples !== []) {
+                    $samples[] = array_pop($samples)->halted($said);
                 }
 
                 continue;
             }
             $given = preg_match('/(?:^|\s)'.preg_quote($power, '/').':\s*(-?\d+(?:\.\d+)?)/', $line, $of) === 1 ? (float) $of[1] : null;
-            $samples[] = self::sample($samples, count($samples) * $interval, (float) $found[1], (float) $found[2], $given, $stopped, 'lines', $i + 1);
+            $sample = self::sample($samples, count($samples) * $interval, (float) $found[1], (float) $found[2], $given, 'lines', $i + 1);
+            $samples[] = $said === '' ? $sample : $sample->halted($said);
         }
         if ($samples === []) {
             throw InputError::at('lines', "No line tells of {$channel}: they look like “T:210.1 /210.0 B:60.0 /60.0 @:64”.");
@@ -98,7 +103,7 @@ final class HeatLog
     }
 
     /** @param  list<HeatSample>  $before */
-    private static function sample(array $before, float $at, float $actual, float $target, ?float $power, bool $stopped, string $field, int $line): HeatSample
+    private static function sample(array $before, float $at, float $actual, float $target, ?float $power, string $field, int $line): HeatSample
     {
         if ($actual < -60 || $actual > 600 || $target < 0 || $target > 600) {
             throw InputError::at($field, "Line {$line}: {$actual} of {$target} °C is no temperature of a heater here.");
@@ -107,6 +112,6 @@ final class HeatLog
             throw InputError::at($field, "Line {$line}: the time does not run on.");
         }
 
-        return new HeatSample($at, $actual, $target, $power, $stopped);
+        return new HeatSample($at, $actual, $target, $power, false);
     }
 }

@@ -9,8 +9,11 @@ use OddBench\Input\Fields;
 use OddBench\Input\InputError;
 
 /**
- * Whether the firmware stops heating when a hot end is cooled against its will (common practice). The clock starts when
+ * Whether the firmware stops heating when a heater is cooled against its will (common practice). The clock starts when
  * the temperature leaves the hysteresis below its target; heating must stop within the period.
+ *
+ * A trip is the firmware’s word that it stopped, or power that goes off and stays off while it is below the band and the
+ * target still stands. What regulates by itself, a hand at the target and a log that ends early show nothing.
  */
 final readonly class RunawayTest implements Computation
 {
@@ -26,26 +29,43 @@ final readonly class RunawayTest implements Computation
         $cooling = $fields->number('cooling_began_s', 0, 1e6, 's');
         $period = $fields->number('period_s', 1, 600, 's');
         $hysteresis = $fields->number('hysteresis_c', 0.5, 50, '°C');
+        $haltedAt = $fields->numberOrNull('halted_at_s', 0, 1e6, 's');
+        $said = $fields->has('halted_said') ? $fields->text('halted_said') : '';
         $fields->done();
         if ($cooling >= $log[count($log) - 1]->at) {
             throw InputError::at('cooling_began_s', 'The log ends before the cooling began.');
         }
-        $target = $this->target($log, $cooling);
-        $drop = 0.0;
-        $left = null;
-        foreach ($log as $sample) {
-            if ($sample->at < $cooling) {
-                continue;
-            }
-            $drop = max($drop, $target - $sample->actual);
-            $left ??= $target - $sample->actual > $hysteresis ? $sample->at : null;
-        }
-        if ($left === null) {
-            return $this->result(null, null, $drop, sprintf('It fell by %s °C only, not beyond the %s °C it may. Take the sock off and cool it harder.', Said::figure($drop), Said::figure($hysteresis)));
-        }
-        $stopped = $this->stopped($log, $left);
+        $watched = array_values(array_filter(self::halted($log, $haltedAt, $said), static fn (HeatSample $s): bool => $s->at >= $cooling));
+        $seen = RunawayWatch::over($watched, $this->target($log, $cooling), $hysteresis, $period, self::interval($log));
 
-        return $stopped === null ? $this->neverStopped($log, $left, $period, $drop) : $this->stoppedAfter($stopped - $left, $period, $drop);
+        return [
+            'tripped' => $seen->trippedAfter !== null ? true : ($seen->stillHeats ? false : null),
+            'tripped_after_s' => $seen->trippedAfter,
+            'drop_c' => $seen->drop,
+        ] + match (true) {
+            $seen->trippedAfter !== null => [
+                'verdict' => $seen->trippedAfter <= $period ? 'ok' : ($seen->trippedAfter <= 2 * $period ? 'out' : 'danger'),
+                'because' => sprintf('Heating stopped %s s after it left the band; %s s are allowed.', Said::figure($seen->trippedAfter), Said::figure($period)),
+            ],
+            $seen->stillHeats => ['verdict' => 'danger', 'because' => $seen->because],
+            default => ['verdict' => 'inconclusive', 'because' => $seen->because],
+        };
+    }
+
+    /**
+     * The log of a machine that said beside it when it stopped, as a table of temperatures cannot.
+     *
+     * @param  non-empty-list<HeatSample>  $log
+     * @return non-empty-list<HeatSample>
+     */
+    private static function halted(array $log, ?float $at, string $said): array
+    {
+        if ($at === null) {
+            return $log;
+        }
+        $last = count($log) - 1;
+
+        return array_map(static fn (HeatSample $s, int $i): HeatSample => $s->at >= $at || $i === $last ? $s->halted($said) : $s, $log, array_keys($log));
     }
 
     /** @param  non-empty-list<HeatSample>  $log */
@@ -64,56 +84,15 @@ final readonly class RunawayTest implements Computation
         return $target;
     }
 
-    /**
-     * When heating stopped for good: power at nothing from here to the end, target taken away, or the firmware’s word.
-     *
-     * @param  non-empty-list<HeatSample>  $log
-     */
-    private function stopped(array $log, float $left): ?float
+    /** @param  non-empty-list<HeatSample>  $log */
+    private static function interval(array $log): float
     {
-        $since = null;
-        foreach ($log as $sample) {
-            if ($sample->at < $left) {
-                continue;
-            }
-            if ($sample->stopped || $sample->target <= 0) {
-                return $since ?? $sample->at;
-            }
-            $since = $sample->power !== null && $sample->power <= 0 ? $since ?? $sample->at : null;
+        $steps = [];
+        for ($i = 1; $i < count($log); $i++) {
+            $steps[] = $log[$i]->at - $log[$i - 1]->at;
         }
+        sort($steps);
 
-        return $since;
-    }
-
-    /** @return array<string, mixed> */
-    private function stoppedAfter(float $after, float $period, float $drop): array
-    {
-        $verdict = $after <= $period ? 'ok' : ($after <= 2 * $period ? 'out' : 'danger');
-
-        return ['tripped' => true, 'tripped_after_s' => $after, 'drop_c' => $drop, 'verdict' => $verdict, 'because' => sprintf('Heating stopped %s s after it left the band; %s s are allowed.', Said::figure($after), Said::figure($period))];
-    }
-
-    /**
-     * @param  non-empty-list<HeatSample>  $log
-     * @return array<string, mixed>
-     */
-    private function neverStopped(array $log, float $left, float $period, float $drop): array
-    {
-        $watched = $log[count($log) - 1]->at - $left;
-        $power = array_filter($log, static fn (HeatSample $s): bool => $s->power !== null) !== [];
-        if (! $power) {
-            return $this->result(null, null, $drop, 'The log tells neither power nor a stop: it cannot be seen whether heating went on.');
-        }
-        if ($watched < 2 * $period) {
-            return $this->result(null, null, $drop, sprintf('The log ends %s s after it left the band; twice the period, %s s, must be watched.', Said::figure($watched), Said::figure(2 * $period)));
-        }
-
-        return ['tripped' => false, 'tripped_after_s' => null, 'drop_c' => $drop, 'verdict' => 'danger', 'because' => sprintf('It was still heating %s s after it left the band; it should have stopped within %s s. Red tag: it never leaves so.', Said::figure($watched), Said::figure($period))];
-    }
-
-    /** @return array<string, mixed> */
-    private function result(?bool $tripped, ?float $after, float $drop, string $because): array
-    {
-        return ['tripped' => $tripped, 'tripped_after_s' => $after, 'drop_c' => $drop, 'verdict' => 'inconclusive', 'because' => $because];
+        return $steps[intdiv(count($steps), 2)] ?? 1.0;
     }
 }

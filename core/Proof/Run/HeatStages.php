@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddBench\Proof\Run;
 
 use Generator;
+use OddBench\Instruments\HeatStep;
 use OddBench\Instruments\RunawayTest;
 use OddBench\Instruments\ThermalLog;
 use OddBench\Proof\ProvedByLog;
@@ -26,7 +27,7 @@ final readonly class HeatStages
     private const SLOWER_FAMILY = 1.35;
 
     /** °C a heater may stray from its target while it holds. */
-    public const SWING_C = 3.0;
+    public const SWING_C = HeatStep::SWING_C;
 
     private const STANDS_S = 20.0;
 
@@ -61,15 +62,18 @@ final readonly class HeatStages
         } catch (Halted $e) {
             throw StageFailed::because("{$name} from {$this->said($from)} to {$this->said($target)} °C: the printer stopped. {$e->said}.", $e->restarted ? 'restarts-itself' : (preg_match('/TEMP/', $e->said) === 1 ? 'error-thermistor' : 'error-heating'));
         }
+        $this->refuseSlow($what, $rise = $rise * ($target - self::ROOM_C) / max(5.0, $target - $from));
         $judged = (new ThermalLog)->compute(['csv' => $this->log->csv($what, $began)]);
         $held = array_map(static fn (Sample $s): float => abs(($hot ? $s->hotend : $s->bed) - $target), $this->log->since($this->log->now - $this->plan->holdS));
         $swing = $held === [] ? INF : max($held);
-        if ($swing > self::SWING_C) {
-            throw StageFailed::because(sprintf('%s swung by %.1f °C; %.0f are allowed.', $name, $swing, self::SWING_C), $hot ? 'hotend-drops' : 'bed-reads-wrong');
+        if ($swing > self::SWING_C || $judged['verdict'] === 'out') {
+            throw StageFailed::because($swing > self::SWING_C ? sprintf('%s swung by %.1f °C; %.0f are allowed.', $name, $swing, self::SWING_C) : "{$name}: {$judged['because']}", $hot ? 'hotend-drops' : 'bed-reads-wrong');
         }
-        $this->refuseSlow($what, $rise = $rise * ($target - self::ROOM_C) / max(5.0, $target - $from));
+        if ($judged['verdict'] === 'inconclusive') {
+            throw StageFailed::because("{$name}: {$judged['because']}", null);
+        }
 
-        return new Shown(sprintf('%s to %.0f °C in %.0f s, %s over, within %.1f °C afterwards.', $name, $target, $rise, $this->said(is_float($judged['overshoot_c']) ? $judged['overshoot_c'] : 0.0).' °C', $swing), round($swing, 2), round($rise, 1));
+        return new Shown(sprintf('%s to %.0f °C in %.0f s, %s over, within %.1f °C afterwards.', $name, $target, $rise, $this->said(is_float($judged['overshoot_c'] ?? null) ? $judged['overshoot_c'] : 0.0).' °C', $swing), round($swing, 2), round($rise, 1));
     }
 
     /**
@@ -117,14 +121,18 @@ final readonly class HeatStages
                 yield Want::time(1.0);
             }
         } catch (Halted $e) {
-            $stopped = $e->said;
+            $stopped = [$this->log->now, $e];
         }
         if ($stopped !== null) {
             yield Want::time(3.0);
         }
         $csv = $this->log->csv($what, $from);
         $first = $this->log->since($from)[0]->t ?? $from;
-        $judged = (new RunawayTest)->compute(['csv' => $csv, 'cooling_began_s' => round($cooling - $first, 2), 'period_s' => $period, 'hysteresis_c' => $hysteresis]);
+        $halted = $stopped === null ? [] : ['halted_at_s' => round($stopped[0] - $first, 2), 'halted_said' => $stopped[1]->said];
+        if ($stopped !== null && $stopped[1]->restarted) {
+            throw StageFailed::because('The board started anew while its heater was cooled: that is no watch over the heater, it lost its supply.', 'restarts-itself');
+        }
+        $judged = (new RunawayTest)->compute(['csv' => $csv, 'cooling_began_s' => round($cooling - $first, 2), 'period_s' => $period, 'hysteresis_c' => $hysteresis] + $halted);
         yield Want::person('Take the cool air away.', ['it is away']);
         $because = is_string($judged['because'] ?? null) ? $judged['because'] : '';
         if (($judged['verdict'] ?? null) === 'inconclusive' || (! $judged['tripped'] && ($judged['verdict'] ?? '') !== 'danger')) {

@@ -83,9 +83,9 @@ final class Log
                 continue;
             }
             $before = $at;
-            $rows[] = implode(',', $channel === 'bed'
-                ? [$at, $sample->bed, $sample->bedTarget, $sample->bedPower ?? 0]
-                : [$at, $sample->hotend, $sample->hotendTarget, $sample->hotendPower ?? 0]);
+            $power = $channel === 'bed' ? $sample->bedPower : $sample->hotendPower;
+            // a printer that does not tell its power is not one that gives none
+            $rows[] = implode(',', [...($channel === 'bed' ? [$at, $sample->bed, $sample->bedTarget] : [$at, $sample->hotend, $sample->hotendTarget]), ...($power === null ? [] : [$power])]);
         }
 
         return implode("\n", $rows)."\n";

@@ -78,6 +78,46 @@ final class HeatTest extends InstrumentTestCase
         self::assertSame(['out', null, null], [$result['verdict'], $result['rise_s'], $result['settle_s']]);
     }
 
+    /** @return iterable<string, array{callable(int): array{float|int, float|int}, int, string}> temperature and target, seconds, verdict */
+    public static function holds(): iterable
+    {
+        $up = static fn (int $t): float => min(200.0, 20 + 4.5 * $t);
+        $noise = static fn (int $t): float => 0.1 * sin(1.7 * $t);
+        yield 'held for two minutes' => [static fn (int $t): array => [$t < 40 ? $up($t) : 200 + $noise($t), 200], 160, 'ok'];
+        yield 'cut on reaching' => [static fn (int $t): array => [$up($t), 200], 40, 'inconclusive'];
+        yield 'cut after forty seconds' => [static fn (int $t): array => [$t < 40 ? $up($t) : 200 + $noise($t), 200], 80, 'inconclusive'];
+        yield 'cut on its way' => [static fn (int $t): array => [$up($t), 200], 30, 'inconclusive'];
+        yield 'levels off below' => [static fn (int $t): array => [20 + 130 * (1 - exp(-$t / 40)), 200], 300, 'out'];
+        yield 'a sensor that hangs at the target' => [static fn (int $t): array => [$up($t), 200], 300, 'inconclusive'];
+        yield 'a sensor that hangs from the beginning' => [static fn (int $t): array => [200.0, 200], 300, 'inconclusive'];
+        yield 'a swing of 5 °C that ends in the band by chance' => [static fn (int $t): array => [$t < 40 ? $up($t) : 200 + 5 * sin(2 * M_PI * ($t - 40) / 60), 200], 340, 'out'];
+        yield 'the same, and a short log' => [static fn (int $t): array => [$t < 40 ? $up($t) : 200 + 5 * sin(2 * M_PI * ($t - 40) / 60), 200], 100, 'inconclusive'];
+        yield 'a swing of 1.8 °C: within what the trade takes' => [static fn (int $t): array => [$t < 40 ? $up($t) : 200 + 1.8 * sin(2 * M_PI * ($t - 40) / 25), 200], 340, 'ok'];
+        yield 'a swing of 2.3 °C' => [static fn (int $t): array => [$t < 40 ? $up($t) : 200 + 2.3 * sin(2 * M_PI * ($t - 40) / 25), 200], 340, 'out'];
+        yield 'a dip of 20 °C while it held' => [static fn (int $t): array => [$t < 40 ? $up($t) : 200 + $noise($t) - ($t > 50 && $t < 56 ? 20 : 0), 200], 340, 'out'];
+        yield 'the first temperature holds, the second never comes' => [static fn (int $t): array => [$t < 40 ? $up($t) : 200 + $noise($t), $t < 200 ? 200 : 240], 500, 'out'];
+        yield 'the first swings, the second holds' => [static fn (int $t): array => $t < 240 ? [$t < 40 ? $up($t) : 200 + 5 * sin(2 * M_PI * ($t - 40) / 25), 200] : [min(220 + $noise($t), 200 + 2.0 * ($t - 240)), 220], 500, 'out'];
+        yield 'passed through on its way' => [static fn (int $t): array => $t < 20 ? [$up($t), 150] : [$t < 40 ? $up($t) : 200 + $noise($t), 200], 160, 'ok'];
+        yield 'down to a lower one, and held' => [static fn (int $t): array => $t < 160 ? [$t < 40 ? $up($t) : 200 + $noise($t), 200] : [max(180 + $noise($t), 200 - 0.5 * ($t - 160)), 180], 400, 'ok'];
+    }
+
+    /** @param  callable(int): array{float|int, float|int}  $at */
+    #[DataProvider('holds')]
+    public function test_every_temperature_asked_for_has_to_hold(callable $at, int $seconds, string $verdict): void
+    {
+        $csv = implode("\n", array_map(static fn (int $t): string => vsprintf('%d,%.3f,%d', [$t, ...$at($t)]), range(0, $seconds)));
+        $result = $this->compute('thermal-log', ['csv' => $csv]);
+
+        self::assertSame($verdict, $result['verdict'], is_string($result['because']) ? $result['because'] : '');
+    }
+
+    public function test_a_log_too_coarse_to_see_a_swing_settles_nothing(): void
+    {
+        $csv = implode("\n", array_map(static fn (int $t): string => sprintf('%d,%.2f,200', $t, $t === 0 ? 20 : 200 + 0.1 * cos($t)), range(0, 150, 30)));
+
+        self::assertSame('inconclusive', $this->compute('thermal-log', ['csv' => $csv])['verdict']);
+    }
+
     public function test_relay_constants_by_hand_and_from_a_sine(): void
     {
         // Ku = 4 · 127/(π · 4) = 40.425; Kp 24.255, Ki 2 · 24.255/30 = 1.617, Kd 24.255 · 30/8 = 90.957
@@ -136,6 +176,55 @@ final class HeatTest extends InstrumentTestCase
 
         self::assertSame([true, 'ok'], [$result['tripped'], $result['verdict']]);
         self::assertEqualsWithDelta(11.0, $result['tripped_after_s'], 1.01);
+    }
+
+    /** @return iterable<string, array{callable(int): array{float|int, float|int, float|int}, string}> temperature, target and power at each second, what it says */
+    public static function noTrips(): iterable
+    {
+        $falls = static fn (int $t): float => $t < 30 ? 200.0 : max(170.0, 200.0 - ($t - 30));
+        yield 'back in its band, then the regulator is off' => [static fn (int $t): array => [$t < 30 ? 200 : ($t < 50 ? 193 : 199), 200, $t < 50 ? 127 : 0], 'by itself'];
+        yield 'the regulator coasts up to the band as the log ends' => [static fn (int $t): array => [$t < 30 ? 200 : ($t < 60 ? 190 : 190 + 0.08 * ($t - 60)), 200, $t < 60 ? 127 : 0], 'power went off'];
+        yield 'a hand sets the target to nothing' => [static fn (int $t): array => [$falls($t), $t < 45 ? 200 : 0, $t < 45 ? 127 : 0], 'target was changed'];
+        yield 'a hand sets it lower' => [static fn (int $t): array => [$falls($t), $t < 45 ? 200 : 170, $t < 45 ? 127 : 0], 'target was changed'];
+        yield 'one last sample without power' => [static fn (int $t): array => [$falls($t), 200, $t < 100 ? 127 : 0], 'power went off'];
+        yield 'four seconds without power' => [static fn (int $t): array => [$falls($t), 200, $t < 97 ? 127 : 0], 'it has to stay off for 5 s'];
+        yield 'power comes and goes, and the log ends early' => [static fn (int $t): array => [$falls($t), 200, ($t + 3) % 8 < 6 ? 0 : 127], 'twice the period'];
+    }
+
+    /** @param  callable(int): array{float|int, float|int, float|int}  $at */
+    #[DataProvider('noTrips')]
+    public function test_what_is_no_trip_is_never_ok(callable $at, string $says): void
+    {
+        $csv = implode("\n", array_map(static fn (int $t): string => implode(',', [$t, ...$at($t)]), range(0, 100)));
+        $result = $this->compute('runaway-test', ['csv' => $csv, 'cooling_began_s' => 30, 'period_s' => 40, 'hysteresis_c' => 4]);
+
+        self::assertSame(['inconclusive', null, null], [$result['verdict'], $result['tripped'], $result['tripped_after_s']]);
+        self::assertStringContainsString($says, $result['because']);
+    }
+
+    public function test_slow_logs_need_two_intervals_without_power(): void
+    {
+        $slow = fn (int $offAt): array => $this->compute('runaway-test', ['cooling_began_s' => 30, 'period_s' => 60, 'hysteresis_c' => 4, 'csv' => implode("\n", array_map(static fn (int $t): string => implode(',', [$t, $t < 30 ? 200 : 180, 200, $t < $offAt ? 127 : 0]), range(0, 100, 10)))]);
+
+        self::assertSame(['inconclusive', 'ok'], [$slow(90)['verdict'], $slow(80)['verdict']], 'off at 90 and 100 is one interval, at 80, 90 and 100 two');
+        self::assertEqualsWithDelta(50.0, $slow(80)['tripped_after_s'], 1e-9);
+    }
+
+    public function test_a_stop_for_another_reason_or_by_a_hand_is_no_trip(): void
+    {
+        $said = fn (string $message): string => $this->compute('runaway-test', ['interval_s' => 1, 'cooling_began_s' => 25, 'period_s' => 40, 'hysteresis_c' => 4, 'lines' => [...array_fill(0, 30, 'T:200.0 /200.0 @:60'), ...array_fill(0, 12, 'T:180.0 /200.0 @:127'), $message, 'T:179.0 /0.0 @:0']])['verdict'];
+
+        self::assertSame('ok', $said('Error:Thermal Runaway, system stopped! Heater_ID: 0'));
+        self::assertSame('inconclusive', $said('Error:MINTEMP triggered, system stopped! Heater_ID: 0'), 'its sensor tore off');
+        self::assertSame('inconclusive', $said('Error:Printer halted. kill() called!'), 'somebody pressed stop');
+    }
+
+    public function test_still_heating_after_twice_the_period_is_danger_however_it_ends(): void
+    {
+        $case = fn (callable $at): array => $this->compute('runaway-test', ['cooling_began_s' => 30, 'period_s' => 20, 'hysteresis_c' => 4, 'csv' => implode("\n", array_map(static fn (int $t): string => implode(',', [$t, ...$at($t)]), range(0, 100)))]);
+
+        self::assertSame('danger', $case(static fn (int $t): array => [$t < 30 ? 200 : 180, $t < 90 ? 200 : 0, $t < 90 ? 127 : 0])['verdict'], 'a hand ended it');
+        self::assertSame('danger', $case(static fn (int $t): array => [$t < 30 || $t > 90 ? 200 : 180, 200, 127])['verdict'], 'the air was taken away');
     }
 
     /** @return iterable<string, array{string, array<string, mixed>, string}> */

@@ -32,9 +32,12 @@ final class ProvedByLogTest extends TestCase
     public function test_seconds_until_heating_stopped(): void
     {
         // cooled from 100 s on by 1 °C a second: below 196 from 105 s on, power gone from 135 s on
-        $log = self::csv(static fn (int $t): array => [$t < 100 ? 200.0 : max(60, 200 - ($t - 100)), $t < 135 ? 200 : 0, $t < 135 ? 127 : 0], 200);
+        $log = self::csv(static fn (int $t): array => [$t < 100 ? 200.0 : max(60, 200 - ($t - 100)), 200, $t < 135 ? 127 : 0], 200);
 
         self::assertEqualsWithDelta(30.0, ProvedByLog::value('runaway', 'hotend', $log), 1e-9);
+        // a target that went to nothing may have been a hand
+        $this->expectExceptionMessage('The target was changed');
+        ProvedByLog::value('runaway', 'hotend', self::csv(static fn (int $t): array => [$t < 100 ? 200.0 : max(60, 200 - ($t - 100)), $t < 135 ? 200 : 0, $t < 135 ? 127 : 0], 200));
     }
 
     public function test_a_heater_that_goes_on_is_beyond_any_limit(): void

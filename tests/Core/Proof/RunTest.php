@@ -287,7 +287,7 @@ final class RunTest extends TestCase
             $log->add(new Sample($t, 200.0, 200.0, 60.0, 60.0));
         }
 
-        self::assertSame("time_s,actual_c,target_c,power\n0,200,200,0\n1,200,200,0\n2,200,200,0\n", $log->csv('hotend', 0.0));
+        self::assertSame("time_s,actual_c,target_c,power\n0,200,200\n1,200,200\n2,200,200\n", $log->csv('hotend', 0.0));
     }
 
     public function test_the_sender_refuses_what_blocks_and_sums_by_hand(): void
