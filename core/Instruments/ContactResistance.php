@@ -11,11 +11,8 @@ use OddBench\Input\InputError;
 /**
  * What a bad contact before a heater takes, from heating slower than it used to or from the voltage that arrives.
  *
- * Without losses the time to the same rise goes with 1/P, so r = R(√(t1/t0) − 1). With a loss k per kelvin,
- * C dT/dt = P − kΔT: the heat capacity is fitted so that the baseline holds, then r so that today’s time does; both have
- * a closed form. Times are brought to the same rise where both start temperatures are told (without losses the time goes
- * with the rise). What start, draught and the clock can explain by themselves settles nothing. Limits of the connector’s
- * heat are common practice: a small connector chars.
+ * How heat-up times give it stands at HeatUpTimes. Limits are common practice: a small connector chars, and a heater that
+ * gets a tenth less than it should wants its plug looked at.
  */
 final readonly class ContactResistance implements Computation
 {
@@ -25,16 +22,13 @@ final readonly class ContactResistance implements Computation
 
     private const DANGER_FROM_W = 8.0;
 
-    /** What a rise can be off by where nobody wrote down from where it began, in kelvins, and the usual rise it is off. */
-    private const START_OFF = 5.0;
+    /** Share of its power that a heater loses to its contact. */
+    private const LOSS_WATCH = 0.1;
 
-    private const USUAL_RISE = 40.0;
+    private const LOSS_OUT = 0.2;
 
-    /** A draught or a cold plate, as a share of the time. */
-    private const DRAUGHT = 0.03;
-
-    /** A hand on a watch, both times together. */
-    private const CLOCK_S = 4.0;
+    /** A heat-up so much quicker than its baseline compares two different things. */
+    private const QUICKER = 0.7;
 
     public function name(): string
     {
@@ -46,87 +40,62 @@ final readonly class ContactResistance implements Computation
         $fields = Fields::of($input);
         $element = $fields->number('resistance_ohm', 0.2, 1000, 'Ω');
         $volts = $fields->number('volts', 3, 260, 'V');
-        [$contact, $note, $explained] = $fields->has('volts_at_load') ? $this->fromDrop($fields, $element, $volts) : $this->fromTimes($fields, $element, $volts);
+        $copper = $fields->choice('element', ['steady', 'copper'], 'steady') === 'copper';
+        $measuredAt = $fields->numberOrNull('measured_c', -40, 300, '°C') ?? Copper::REFERENCE_C;
+        if ($fields->has('volts_at_load')) {
+            $element *= $copper ? Copper::ratio($measuredAt, $fields->numberOrNull('load_c', -40, 300, '°C') ?? $measuredAt) : 1.0;
+            [$contact, $note, $doubt] = [$this->fromDrop($fields, $element, $volts), '', false];
+        } else {
+            $times = HeatUpTimes::read($fields, $element, $volts, $copper ? $measuredAt : null);
+            $element = $times->elementOhm();
+            [$contact, $note, $doubt] = $this->fromTimes($times);
+        }
         $fields->done();
         $connector = $volts ** 2 * $contact / ($element + $contact) ** 2;
+        $load = $volts ** 2 * $element / ($element + $contact) ** 2;
+        $lost = 1 - ($element / ($element + $contact)) ** 2;
         $verdict = match (true) {
-            $explained && $connector >= self::WATCH_FROM_W => 'inconclusive',
+            $doubt && ($contact <= 0.0 || $connector >= self::WATCH_FROM_W || $lost > self::LOSS_WATCH) => 'inconclusive',
             $connector > self::DANGER_FROM_W => 'danger',
-            $connector > self::OUT_FROM_W => 'out',
-            $connector >= self::WATCH_FROM_W => 'watch',
+            $connector > self::OUT_FROM_W || $lost > self::LOSS_OUT => 'out',
+            $connector >= self::WATCH_FROM_W || $lost > self::LOSS_WATCH => 'watch',
             default => 'ok',
         };
 
         return [
             'contact_ohm' => $contact,
             'connector_w' => $connector,
-            'load_w' => $volts ** 2 * $element / ($element + $contact) ** 2,
+            'load_w' => $load,
+            'lost_share' => $lost,
             'verdict' => $verdict,
-            'because' => sprintf('%s Ω in the contact make %s W of heat in the connector%s.', Said::figure($contact), Said::figure($connector), $verdict === 'danger' ? ': unplug, a small connector chars at that' : '').$note,
+            'because' => sprintf('%s Ω in the contact make %s W of heat in the connector%s; the heater gets %s of its %s W.', Said::figure($contact), Said::figure($connector), $verdict === 'danger' ? ': unplug, a small connector chars at that' : '', Said::figure($load), Said::figure($volts ** 2 / $element))
+                .($lost > self::LOSS_OUT && $verdict === 'out' ? ' Unplug it before you touch the contact: one that takes this much grows hot as soon as it closes better.' : '').$note,
         ];
     }
 
-    /** @return array{float, string, bool} */
-    private function fromDrop(Fields $fields, float $element, float $volts): array
+    private function fromDrop(Fields $fields, float $element, float $volts): float
     {
         $arrives = $fields->number('volts_at_load', 0.5, 260, 'V');
         if ($arrives > $volts) {
             throw InputError::at('volts_at_load', 'volts_at_load is above volts: measure both under load, at the supply and at the heater.');
         }
 
-        return [($volts - $arrives) / ($arrives / $element), '', false];
+        return ($volts - $arrives) / ($arrives / $element);
     }
 
-    /** @return array{float, string, bool} what is in the contact, a note, whether something else explains it */
-    private function fromTimes(Fields $fields, float $element, float $volts): array
+    /** @return array{float, string, bool} what is in the contact, a note, whether something else may explain it */
+    private function fromTimes(HeatUpTimes $times): array
     {
-        $baseline = $fields->number('baseline_s', 1, 20_000, 's');
-        $today = $fields->number('today_s', 1, 20_000, 's');
-        $loss = $fields->numberOrNull('loss_w_per_k', 0, 100, 'W/K') ?? 0.0;
-        $capacity = $fields->numberOrNull('heat_capacity_j_per_k', 0.5, 100_000, 'J/K');
-        $rise = $fields->numberOrNull('rise_c', 1, 400, '°C');
-        [$baseline, $known] = $this->sameRise($fields, $baseline);
-        if ($today <= $baseline) {
-            return [0.0, ' It heats no slower than its baseline.', false];
+        $slower = $times->slower();
+        if ($slower <= 0) {
+            return $slower < self::QUICKER - 1
+                ? [0.0, sprintf(' It heats up in %s of its baseline’s time: no contact does that. Look at the sensor, and whether the baseline is this machine’s.', Said::percent(1 + $slower)), true]
+                : [0.0, ' It heats no slower than its baseline.', false];
         }
-        $explains = self::DRAUGHT + self::CLOCK_S / $baseline + ($known ? 0.0 : self::START_OFF / ($rise ?? self::USUAL_RISE));
-        $explained = $today / $baseline - 1 <= $explains;
-        $note = $explained ? sprintf(' But %s %% slower is within what %s can explain: measure again from the same start, or the drop under load.', Said::figure(100 * ($today / $baseline - 1)), $known ? 'draught and the clock' : 'another start, draught and the clock') : '';
-        if ($loss <= 0.0) {
-            return [$element * (sqrt($today / $baseline) - 1), $note, $explained];
-        }
-        if ($rise === null) {
-            throw InputError::at('rise_c', 'rise_c is missing: with a loss it must be known how far it was heated.');
-        }
-        $power = $volts ** 2 / $element;
-        if ($loss * $rise >= $power) {
-            throw InputError::at('loss_w_per_k', sprintf('With this loss %s W would never reach a rise of %s °C.', Said::figure($power), Said::figure($rise)));
-        }
-        $capacity ??= -$baseline * $loss / log(1 - $loss * $rise / $power);
-        $arrives = $loss * $rise / (1 - exp(-$loss * $today / $capacity));
-
-        return [max(0.0, $volts * sqrt($element / $arrives) - $element), $note, $explained];
-    }
-
-    /**
-     * The baseline’s time for today’s rise.
-     *
-     * @return array{float, bool} seconds, and whether both starts are known
-     */
-    private function sameRise(Fields $fields, float $baseline): array
-    {
-        $target = $fields->numberOrNull('target_c', 1, 450, '°C');
-        $then = $fields->numberOrNull('baseline_start_c', -40, 400, '°C');
-        $now = $fields->numberOrNull('start_c', -40, 400, '°C');
-        if ($target === null || $then === null || $now === null) {
-            return [$baseline, false];
-        }
-        foreach (['baseline_start_c' => $then, 'start_c' => $now] as $field => $start) {
-            if ($start >= $target) {
-                throw InputError::at($field, "{$field} is not below target_c: it would have nothing to heat.");
-            }
+        if ($slower > $times->explained()) {
+            return [$times->contact(), '', false];
         }
 
-        return [$baseline * ($target - $now) / ($target - $then), true];
+        return [$times->contact(), sprintf(' But %s %% slower is within what %s can explain: measure again from the same start, or the drop under load.', Said::figure(100 * $slower), $times->startsKnown() ? 'draught and the clock' : 'another start, draught and the clock'), true];
     }
 }

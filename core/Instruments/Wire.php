@@ -9,19 +9,29 @@ use OddBench\Input\Fields;
 use OddBench\Input\InputError;
 
 /**
- * What a pair of copper wires takes: d = 0.127·92^((36 − n)/39) mm (ASTM B258), 1/58 Ω·mm²/m at 20 °C with 0.00393 per
- * kelvin (IEC 60028). The length is one way, the resistance there and back. Limits of the drop are common practice;
- * what a wire may carry, and anything at mains, follows local rules.
+ * What a pair of copper wires takes and how warm it gets: d = 0.127·92^((36 − n)/39) mm (ASTM B258), resistance of copper by
+ * IEC 60028. The length is one way, the resistance there and back. Limits of drop, current density and warmth are common
+ * practice; what a wire may carry, and anything at mains, follows local rules.
  */
 final readonly class Wire implements Computation
 {
-    private const RESISTIVITY = 1 / 58;
-
-    private const PER_K = 0.00393;
-
     private const WATCH_PCT = 3.0;
 
     private const OUT_PCT = 5.0;
+
+    /** A/mm²: more than this only where nothing lies beside it; and more than that nowhere in a loom. */
+    private const WATCH_DENSITY = 10.0;
+
+    private const OUT_DENSITY = 16.0;
+
+    /** K above the air: usual insulation stands 70 °C, the air in a machine is 25 to 40. */
+    private const WATCH_RISE = 30.0;
+
+    private const OUT_RISE = 45.0;
+
+    private const DANGER_RISE = 80.0;
+
+    private const AIR_C = 25.0;
 
     public function name(): string
     {
@@ -35,9 +45,10 @@ final readonly class Wire implements Computation
         $length = $fields->number('length_m', 0.01, 100, 'm');
         $amps = $fields->number('amps', 0.001, 200, 'A');
         $volts = $fields->numberOrNull('volts', 1, 400, 'V');
-        $celsius = $fields->numberOrNull('conductor_c', -40, 200, '°C') ?? 20.0;
+        $celsius = $fields->numberOrNull('conductor_c', -40, 200, '°C') ?? Copper::REFERENCE_C;
+        $air = $fields->numberOrNull('air_c', -40, 100, '°C') ?? self::AIR_C;
         $fields->done();
-        $resistance = 2 * $length * self::RESISTIVITY / $area * (1 + self::PER_K * ($celsius - 20));
+        $resistance = 2 * $length * Copper::OHM_MM2_PER_M / $area * Copper::at($celsius);
         $drop = $amps * $resistance;
         $result = ['diameter_mm' => 2 * sqrt($area / M_PI), 'area_mm2' => $area, 'resistance_ohm' => $resistance, 'drop_v' => $drop];
         if ($volts !== null) {
@@ -46,8 +57,10 @@ final readonly class Wire implements Computation
             }
             $result['drop_pct'] = 100 * $drop / $volts;
         }
+        $rise = WireHeat::rise($amps, $area, $air);
 
-        return $result + ['loss_w' => $amps ** 2 * $resistance] + $this->judge($drop, $result['drop_pct'] ?? null);
+        return $result + ['loss_w' => $amps ** 2 * $resistance, 'density_a_mm2' => $amps / $area, 'rise_k' => $rise, 'conductor_reaches_c' => $rise === null ? null : $air + $rise]
+            + $this->judge($drop, $result['drop_pct'] ?? null, $amps / $area, $rise, $air);
     }
 
     private function area(Fields $fields): float
@@ -63,16 +76,23 @@ final readonly class Wire implements Computation
         return M_PI * $diameter ** 2 / 4;
     }
 
-    /** @return array{}|array{verdict: string, because: string} */
-    private function judge(float $drop, ?float $pct): array
+    /** @return array{verdict: string, because: string} the worst of drop, density and warmth */
+    private function judge(float $drop, ?float $pct, float $density, ?float $rise, float $air): array
     {
-        if ($pct === null) {
-            return [];
-        }
+        $warm = $rise ?? INF;
+        $verdict = match (true) {
+            $warm > self::DANGER_RISE => 'danger',
+            $warm > self::OUT_RISE || $density > self::OUT_DENSITY || ($pct ?? 0.0) > self::OUT_PCT => 'out',
+            $warm > self::WATCH_RISE || $density > self::WATCH_DENSITY || ($pct ?? 0.0) > self::WATCH_PCT => 'watch',
+            default => 'ok',
+        };
+        $heat = $rise === null
+            ? sprintf('%s A/mm²: it grows hotter until its insulation burns.', Said::figure($density))
+            : sprintf('%s A/mm² warm it by %s K, to %s °C in still air; several in one loom grow warmer.', Said::figure($density), Said::figure($rise), Said::figure($air + $rise));
 
         return [
-            'verdict' => $pct > self::OUT_PCT ? 'out' : ($pct > self::WATCH_PCT ? 'watch' : 'ok'),
-            'because' => sprintf('%s V stay in the wire, %s %% of the supply; up to 3 %% is well. What it may carry follows local rules.', Said::figure($drop), Said::figure($pct)),
+            'verdict' => $verdict,
+            'because' => ($pct === null ? sprintf('%s V stay in the wire. ', Said::figure($drop)) : sprintf('%s V stay in the wire, %s %% of the supply; up to 3 %% is well. ', Said::figure($drop), Said::figure($pct))).$heat.' What it may carry follows local rules.',
         ];
     }
 }

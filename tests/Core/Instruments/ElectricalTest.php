@@ -122,6 +122,98 @@ final class ElectricalTest extends InstrumentTestCase
         self::assertStringContainsString('no slower', $result['because']);
     }
 
+    public function test_a_heater_that_gets_next_to_nothing_is_not_ok_whatever_its_plug_makes(): void
+    {
+        // 0.5 V at a 24 V heater of 14.4 Ω: r = 23.5/(0.5/14.4) = 676.8 Ω, 0.816 W in the contact, 0.017 of 40 W for the heater
+        $result = $this->compute('contact-resistance', ['resistance_ohm' => 14.4, 'volts' => 24, 'volts_at_load' => 0.5]);
+
+        self::assertEqualsWithDelta([676.8, 0.8160, 0.01736], [$result['contact_ohm'], $result['connector_w'], $result['load_w']], 1e-4);
+        self::assertSame('out', $result['verdict']);
+        // 11 % of its power are watched, 21 % are too much, though a 230 V element makes few watts of them
+        $drop = fn (float $share): string => $this->compute('contact-resistance', ['resistance_ohm' => 900, 'volts' => 24, 'volts_at_load' => 24 * sqrt($share)])['verdict'];
+        self::assertSame(['ok', 'watch', 'out'], [$drop(0.91), $drop(0.89), $drop(0.79)]);
+        self::assertSame(['contact-resistance-high' => true], TradeKnowledge::read()->instruments['contact-resistance']->findings($result));
+    }
+
+    public function test_a_heat_capacity_that_contradicts_the_baseline_is_refused(): void
+    {
+        // twice as slow, and yet with 5 J/K no power at all would be needed: 0 Ω it was called
+        $this->assertRefused('contact-resistance', ['resistance_ohm' => 2.618, 'volts' => 24, 'baseline_s' => 240, 'today_s' => 480, 'loss_w_per_k' => 1, 'rise_c' => 60, 'heat_capacity_j_per_k' => 5], 'heat_capacity_j_per_k');
+    }
+
+    public function test_a_loss_of_next_to_nothing_is_none(): void
+    {
+        $case = ['resistance_ohm' => 2.618, 'volts' => 24, 'baseline_s' => 240, 'today_s' => 300];
+        foreach ([1e-18, 1e-12, 1e-9, 1e-320] as $loss) {
+            self::assertEqualsWithDelta(2.618 * (sqrt(1.25) - 1), $this->compute('contact-resistance', $case + ['loss_w_per_k' => $loss, 'rise_c' => 60])['contact_ohm'], 1e-7);
+        }
+    }
+
+    public function test_much_quicker_than_the_baseline_compares_two_things(): void
+    {
+        self::assertSame('inconclusive', $this->compute('contact-resistance', ['resistance_ohm' => 2.618, 'volts' => 24, 'baseline_s' => 240, 'today_s' => 150])['verdict']);
+    }
+
+    public function test_copper_tracks_grow_while_they_warm(): void
+    {
+        // without losses C dT/dt = V²R/(R + r)²: today's time is r²∫dT/R + 2rΔT + ∫R dT in units of C/V², R = R0(1 + α(T − 20))
+        [$R0, $alpha, $r] = [2.618, 0.00393, 0.3];
+        $end = $R0 * (1 + $alpha * 60);
+        $well = $R0 * (60 + $alpha * 60 ** 2 / 2);
+        $today = $r ** 2 * log($end / $R0) / ($R0 * $alpha) + 2 * $r * 60 + $well;
+        $case = ['resistance_ohm' => $R0, 'volts' => 24, 'element' => 'copper', 'baseline_s' => 240, 'today_s' => 240 * $today / $well, 'start_c' => 20, 'baseline_start_c' => 20, 'target_c' => 80];
+        self::assertEqualsWithDelta($r, $this->compute('contact-resistance', $case)['contact_ohm'], 1e-7);
+        // the same bed measured at 80 °C
+        self::assertEqualsWithDelta($r, $this->compute('contact-resistance', ['resistance_ohm' => $end, 'measured_c' => 80] + $case)['contact_ohm'], 1e-7);
+        // with the drop: R at the temperature it was loaded at
+        $drop = $this->compute('contact-resistance', ['resistance_ohm' => $R0, 'volts' => 24, 'element' => 'copper', 'load_c' => 80, 'volts_at_load' => 24 * $end / ($end + 0.2)]);
+        self::assertEqualsWithDelta(0.2, $drop['contact_ohm'], 1e-9);
+        $this->assertRefused('contact-resistance', array_diff_key($case, ['start_c' => 1]), 'start_c');
+    }
+
+    public function test_copper_with_losses_undoes_a_simulated_heat_up(): void
+    {
+        [$R0, $k, $C] = [2.618, 1.2, 620.0];
+        $time = static function (float $r) use ($R0, $k, $C): float {
+            $slope = static fn (float $T): float => (576 * ($R = $R0 * (1 + 0.00393 * $T)) / ($R + $r) ** 2 - $k * $T) / $C;
+            for ($t = $T = 0.0, $dt = 0.002; $T < 60; $t += $dt) {
+                $T += $dt * $slope($T + $dt / 2 * $slope($T));
+            }
+
+            return $t;
+        };
+        $result = $this->compute('contact-resistance', ['resistance_ohm' => $R0, 'volts' => 24, 'element' => 'copper', 'baseline_s' => $time(0.0), 'today_s' => $time(0.25), 'loss_w_per_k' => $k, 'rise_c' => 60, 'start_c' => 20, 'baseline_start_c' => 20, 'target_c' => 80]);
+
+        self::assertEqualsWithDelta(0.25, $result['contact_ohm'], 2e-4);
+    }
+
+    /** @return iterable<string, array{float, float}> mm², A that warm it from 30 to 70 °C: two loaded conductors in free air, IEC 60364-5-52 (from memory) */
+    public static function ampacities(): iterable
+    {
+        yield '1.5 mm²' => [1.5, 22];
+        yield '2.5 mm²' => [2.5, 30];
+        yield '4 mm²' => [4, 40];
+        yield '6 mm²' => [6, 51];
+        yield '10 mm²' => [10, 70];
+    }
+
+    #[DataProvider('ampacities')]
+    public function test_a_wire_warms_as_the_tables_of_ampacity_say(float $area, float $amps): void
+    {
+        self::assertEqualsWithDelta(40.0, $this->compute('wire', ['area_mm2' => $area, 'length_m' => 1, 'amps' => $amps, 'air_c' => 30])['rise_k'], 4.0);
+    }
+
+    public function test_a_short_thin_wire_drops_little_and_burns(): void
+    {
+        $wire = fn (float $area, float $amps): array => $this->compute('wire', ['area_mm2' => $area, 'length_m' => 0.05, 'amps' => $amps, 'volts' => 24]);
+
+        self::assertLessThan(3.0, $wire(0.2, 12)['drop_pct'], 'its drop alone would be well');
+        self::assertSame('danger', $wire(0.2, 12)['verdict']);
+        self::assertNull($wire(0.05, 15)['rise_k'], 'it grows hotter until it burns');
+        self::assertSame(['ok', 'watch', 'out'], [$wire(0.3, 2.9)['verdict'], $wire(0.3, 3.1)['verdict'], $wire(0.3, 4.9)['verdict']], 'A/mm²');
+        self::assertArrayHasKey('verdict', $this->compute('wire', ['area_mm2' => 1, 'length_m' => 1, 'amps' => 1]), 'heat is judged without a supply as well');
+    }
+
     /** @return iterable<string, array{int, float, float}> AWG, diameter, area: ASTM B258, table 1 (rounded there) */
     public static function gauges(): iterable
     {
