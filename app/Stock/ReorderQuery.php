@@ -25,7 +25,7 @@ final readonly class ReorderQuery
     /** A part in a bin costs a fifth of its price a year: money, room, what goes out of use (from memory). */
     private const HOLDING_PCT = 20.0;
 
-    public function __construct(private Knowledge $knowledge, private LeadTimes $leadTimes, private PlannedUse $planned, private LastOfKind $last)
+    public function __construct(private Knowledge $knowledge, private LeadTimes $leadTimes, private ReviewTimes $reviewTimes, private PlannedUse $planned, private LastOfKind $last)
     {
     }
 
@@ -76,6 +76,7 @@ final readonly class ReorderQuery
         $figures = new StockFigures(array_values($ids));
         [$weeks, $onHand, $reserved, $onOrder] = [$figures->weeks(self::WEEKS), $figures->onHand(), $figures->reserved(), $figures->onOrder()];
         $leads = $this->leadTimes->all();
+        $reviews = $this->reviewTimes->all();
         $last = $this->last->all(array_values($ids));
         $judged = [];
         foreach ($rows as $row) {
@@ -92,7 +93,7 @@ final readonly class ReorderQuery
             $shelfLife = $row->shelf_life_weeks ?? $stocking->shelfLifeWeeks;
             $own = $planned[$id] ?? ['count' => 0, 'tags' => []];
             $judged[$id] = ['supply' => (int) $row->id, 'reserved' => $reserved[$id] ?? 0, 'onOrder' => $onOrder[$id] ?? 0, 'planned' => $own, 'last' => $last[$id] ?? null, 'lead' => $lead, 'history' => array_values($history), 'result' => (new Reorder)->compute([
-                'history' => array_values($history), 'lead_time_weeks' => min(104.0, $lead->meanWeeks()), 'lead_time_sd_weeks' => min(104.0, $lead->sdWeeks()), 'service_level' => $stocking->serviceLevel, 'pack_size' => (int) $row->pack,
+                'history' => array_values($history), ...$lead->asked(), 'review_weeks' => $reviews[(int) $row->supplier_id] ?? 0.0, 'service_level' => $stocking->serviceLevel, 'pack_size' => (int) $row->pack,
                 'on_hand' => $onHand[$id] ?? (int) $row->on_hand, 'reserved' => $reserved[$id] ?? 0, 'on_order' => $onOrder[$id] ?? 0, 'planned' => $own['count'], 'order_cost' => self::ORDER_MINUTES * $benchMinuteMinor / 100, 'holding_pct_year' => self::HOLDING_PCT,
                 'unit_cost' => max(0.01, (int) $row->pack_cost_minor / (int) $row->pack / 100), ...($shelfLife === null ? [] : ['shelf_life_weeks' => (float) $shelfLife]), ...(isset($last[$id]) ? ['last_of_kind' => $last[$id]] : []),
             ])];

@@ -52,6 +52,21 @@ final class Fields
         return $this->has($key) ? $this->number($key, $least, $most, $unit) : null;
     }
 
+    /**
+     * A number in a range, or 0 for none of it: what lies between is no measure of anything.
+     *
+     * @throws InputError as number()
+     */
+    public function numberOrNone(string $key, float $least, float $most, string $unit = ''): float
+    {
+        $value = $this->number($key, 0, $most, $unit);
+        if ($value > 0 && $value < $least) {
+            throw InputError::at($this->name($key), "{$this->name($key)} must be 0, or from {$least} to {$most}".($unit === '' ? '' : " {$unit}").", not {$value}.");
+        }
+
+        return $value;
+    }
+
     /** @throws InputError when it is missing, no whole number or out of the range */
     public function whole(string $key, int $least, int $most, string $unit = ''): int
     {

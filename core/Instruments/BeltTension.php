@@ -20,6 +20,9 @@ final readonly class BeltTension implements Computation
 
     private const SLACK_SIDE_FACTOR = 1.25;
 
+    /** N for each millimetre of width that no mended machine's belt is at (common practice: 2 to 8 are usual). */
+    private const MOST_N_PER_MM = 25.0;
+
     private const OK_WITHIN = 0.15;
 
     private const WATCH_WITHIN = 0.30;
@@ -39,6 +42,10 @@ final readonly class BeltTension implements Computation
         $reference = $fields->numberOrNull('reference_hz', 5, 1000, 'Hz');
         $fields->done();
         $tension = 4 * $mass * $span ** 2 * $frequency ** 2;
+        $most = self::MOST_N_PER_MM * $mass * 1000 / self::MASS_G_PER_M_MM;
+        if ($tension > $most) {
+            throw InputError::at('frequency_hz', sprintf('That would be %s N; a belt of this size tears or lifts the motor long before (%s N). Was it an overtone, or is span_mm the whole loop?', Said::figure($tension), Said::figure($most)));
+        }
         $result = ['tension_n' => $tension];
         if ($minimum !== null) {
             $result += ['min_tension_n' => $minimum, 'frequency_for_min_tension_hz' => sqrt($minimum / (4 * $mass * $span ** 2))];
@@ -80,18 +87,16 @@ final readonly class BeltTension implements Computation
     /** @return array{}|array{verdict: string, because: string} */
     private function judge(float $tension, ?float $minimum, ?float $ratio): array
     {
+        if ($minimum !== null && $tension < $minimum) {
+            return ['verdict' => 'out', 'because' => sprintf('%s N is below the %s N it takes to keep the slack side tight%s.', Said::figure($tension), Said::figure($minimum), $ratio === null ? '' : ', whatever the reference says')];
+        }
         if ($ratio !== null) {
             $off = abs($ratio - 1);
             $verdict = $off <= self::OK_WITHIN ? 'ok' : ($off <= self::WATCH_WITHIN ? 'watch' : 'out');
 
             return ['verdict' => $verdict, 'because' => sprintf('%s N, %s of the reference’s tension; within 15 %% is well, within 30 %% to be watched.', Said::figure($tension), Said::percent($ratio))];
         }
-        if ($minimum === null) {
-            return [];
-        }
 
-        return $tension < $minimum
-            ? ['verdict' => 'out', 'because' => sprintf('%s N is below the %s N it takes to keep the slack side tight.', Said::figure($tension), Said::figure($minimum))]
-            : ['verdict' => 'ok', 'because' => sprintf('%s N keeps the slack side tight; it takes %s N.', Said::figure($tension), Said::figure($minimum))];
+        return $minimum === null ? [] : ['verdict' => 'ok', 'because' => sprintf('%s N keeps the slack side tight; it takes %s N.', Said::figure($tension), Said::figure($minimum))];
     }
 }

@@ -10,16 +10,11 @@ use OddBench\Input\InputError;
 
 /**
  * Which screw it is, and whether it may stand in for another. Heads of ISO 4762 (cylinder), ISO 7380 (button) and
- * ISO 10642 (countersunk), coarse pitches of ISO 261. A thread holds from one diameter of engagement on in metal, two in
+ * ISO 10642 (countersunk), coarse pitches of ISO 261, lengths as made. A thread holds from one diameter of engagement on in metal, two in
  * plastic (common practice); and it must not reach further than there is room.
  */
 final readonly class Fastener implements Computation
 {
-    /** Lengths made (ISO 4762, table). */
-    private const LENGTHS = [3, 4, 5, 6, 8, 10, 12, 16, 20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 70, 80, 90, 100];
-
-    private const HEADS = ['cylinder' => 'ISO 4762', 'button' => 'ISO 7380', 'countersunk' => 'ISO 10642'];
-
     private const ENGAGEMENT = ['metal' => 1.0, 'plastic' => 2.0];
 
     public function name(): string
@@ -35,33 +30,34 @@ final readonly class Fastener implements Computation
         $head = $fields->has('head') ? $fields->choice('head', ['cylinder', 'button', 'countersunk']) : null;
         $replaces = $fields->has('replaces') ? $this->designated($fields->text('replaces')) : null;
         $into = $fields->has('into') ? $fields->choice('into', ['metal', 'plastic']) : null;
-        $engagement = $fields->numberOrNull('engagement_mm', 0, 100, 'mm');
+        $engagement = $fields->numberOrNull('engagement_mm', 0, 120, 'mm');
         $room = $fields->numberOrNull('room_mm', 0, 200, 'mm');
         $fields->done();
-        $length = $this->made($measured);
+        $length = ScrewLengths::made($measured, $diameter, $head);
+        if ($engagement !== null && $engagement > ($replaces->lengthMm ?? $length)) {
+            throw InputError::at('engagement_mm', sprintf('engagement_mm is %s mm, and the whole screw is %s mm long: measure how much thread is in the hole.', Screw::plain($engagement), Screw::plain($replaces->lengthMm ?? $length)));
+        }
         [$pitch, $key] = Screw::SIZES[(string) $diameter];
 
         return [
             'designation' => Screw::sized($diameter, $length)->designation(),
-            'standard' => $head === null ? null : self::HEADS[$head],
+            'standard' => $head === null ? null : Screw::HEADS[$head],
+            'in_standard' => ScrewLengths::listed($length, $diameter, $head),
             'nominal_mm' => $diameter,
             'length_mm' => $length,
             'pitch_mm' => $pitch,
             'key_mm' => $head === 'cylinder' || $head === null ? $key : null,
-        ] + $this->judge($diameter, $length, $replaces, $into, $engagement, $room);
+        ] + $this->judge($diameter, $length, $head, $replaces, $into, $engagement, $room);
     }
 
-    /**
-     * @param  array{float, float}|null  $replaces  diameter, length of the original
-     * @return array<string, mixed>
-     */
-    private function judge(float $diameter, float $length, ?array $replaces, ?string $into, ?float $engagement, ?float $room): array
+    /** @return array<string, mixed> */
+    private function judge(float $diameter, float $length, ?string $head, ?Screw $replaces, ?string $into, ?float $engagement, ?float $room): array
     {
-        if ($replaces !== null && $replaces[0] !== $diameter) {
-            return ['safe' => false, 'further_mm' => null, 'verdict' => 'out', 'because' => sprintf('An M%s does not go where an M%s was.', Screw::plain($diameter), Screw::plain($replaces[0]))];
+        if ($replaces !== null && $replaces->diameterMm !== $diameter) {
+            return ['safe' => false, 'further_mm' => null, 'verdict' => 'out', 'because' => sprintf('An M%s does not go where an M%s was.', Screw::plain($diameter), Screw::plain($replaces->diameterMm))];
         }
-        $further = $replaces === null ? null : $length - $replaces[1];
-        $against = [];
+        $further = $replaces === null ? null : $length - $replaces->lengthMm;
+        $against = $replaces === null ? [] : $this->seats($head, $replaces->head);
         if ($engagement !== null) {
             $holds = $engagement + min(0.0, $further ?? 0.0);
             $needs = self::ENGAGEMENT[$into ?? 'metal'] * $diameter;
@@ -82,6 +78,25 @@ final readonly class Fastener implements Computation
         return ['safe' => $against === [], 'further_mm' => $further, 'verdict' => $against === [] ? 'ok' : 'out', 'because' => ucfirst($because).'.'];
     }
 
+    /**
+     * A countersunk head seats in a cone, every other on a flat: neither replaces the other.
+     *
+     * @return list<string>
+     */
+    private function seats(?string $head, ?string $was): array
+    {
+        if (($head === 'countersunk') === ($was === 'countersunk')) {
+            return [];
+        }
+
+        return match (true) {
+            $head === 'countersunk' && $was === null => ['a countersunk head goes only where one was; write the original with its head, as M3×12 countersunk'],
+            $head === 'countersunk' => ['a countersunk head finds no cone where the other sat'],
+            $head === null => ['a countersunk one was there, and it is not said which head this one has'],
+            default => ["a {$head} head does not seat in the cone of a countersunk one"],
+        };
+    }
+
     /** A thread measures a little under its nominal diameter. */
     private function nominal(float $measured): float
     {
@@ -94,26 +109,8 @@ final readonly class Fastener implements Computation
         throw InputError::at('diameter_mm', sprintf('No metric screw measures %s mm across its thread. Measure over the crests.', Screw::plain($measured)));
     }
 
-    private function made(float $measured): float
+    private function designated(string $text): Screw
     {
-        $nearest = 0.0;
-        foreach (self::LENGTHS as $length) {
-            if (abs($length - $measured) < abs($nearest - $measured)) {
-                $nearest = (float) $length;
-            }
-        }
-        if (abs($nearest - $measured) > max(0.6, 0.04 * $nearest)) {
-            throw InputError::at('length_mm', sprintf('No such screw is made %s mm long; the nearest is %s mm. Measure without the head, a countersunk one with it.', Screw::plain($measured), Screw::plain($nearest)));
-        }
-
-        return $nearest;
-    }
-
-    /** @return array{float, float} */
-    private function designated(string $text): array
-    {
-        $screw = Screw::read($text) ?? throw InputError::at('replaces', "“{$text}” is no designation; write it as M3×12.");
-
-        return [$screw->diameterMm, $screw->lengthMm];
+        return Screw::read($text) ?? throw InputError::at('replaces', "“{$text}” is no designation; write it as M3×12, or M3×12 countersunk.");
     }
 }

@@ -19,6 +19,9 @@ final readonly class FirstLayer implements Computation
 
     private const WATCH_WITHIN = 0.30;
 
+    /** Highest layer, as a share of the nozzle’s bore (common practice). */
+    private const MOST_OF_BORE = 0.8;
+
     public function name(): string
     {
         return 'first-layer';
@@ -35,6 +38,9 @@ final readonly class FirstLayer implements Computation
         $fields->done();
         if ($layer >= $width) {
             throw InputError::at('layer_mm', 'layer_mm must be below line_width_mm: a line that is higher than wide does not lie.');
+        }
+        if ($layer > self::MOST_OF_BORE * $nozzle + 1e-9) {
+            throw InputError::at('layer_mm', sprintf('layer_mm is %s of the bore: from %s of it on a nozzle does not press any more and the layer does not hold. Take %s mm or less.', Said::percent($layer / $nozzle), Said::percent(self::MOST_OF_BORE), Said::figure(self::MOST_OF_BORE * $nozzle)));
         }
         $area = ($width - $layer) * $layer + M_PI * ($layer / 2) ** 2;
         $result = [

@@ -18,6 +18,9 @@ final readonly class Steps implements Computation
     /** Runs that differ by more than this share of their mean measure slipping, not steps (common practice). */
     private const SPREAD_LIMIT_PCT = 2.0;
 
+    /** A feed further out than this is no matter of steps at all: it slips, clogs, or counts other microsteps (common practice). */
+    private const NO_STEPS_PCT = 25.0;
+
     /** A feed further out than this was never a matter of steps on a machine that fed right before. */
     private const OK_WITHIN_PCT = 1.0;
 
@@ -65,22 +68,17 @@ final readonly class Steps implements Computation
         $mean = array_sum($got) / count($got);
         $spread = 100 * (max($got) - min($got)) / $mean;
         $off = 100 * ($mean - $asked) / $asked;
-        if ($spread > self::SPREAD_LIMIT_PCT) {
-            return [
-                'steps_per_mm' => null,
-                'spread_pct' => $spread,
-                'mean_mm' => $mean,
-                'off_pct' => $off,
-                'verdict' => 'out',
-                'because' => sprintf('The runs differ by %s %%, more than %s %%: something slips or clogs, so no new value is given.', self::plain($spread), self::plain(self::SPREAD_LIMIT_PCT)),
-            ];
+        $seen = ['spread_pct' => $spread, 'mean_mm' => $mean, 'off_pct' => $off];
+        $never = match (true) {
+            $spread > self::SPREAD_LIMIT_PCT => sprintf('The runs differ by %s %%, more than %s %%: something slips or clogs, so no new value is given.', self::plain($spread), self::plain(self::SPREAD_LIMIT_PCT)),
+            abs($off) > self::NO_STEPS_PCT => sprintf('%s mm came for %s mm asked: that is no matter of steps, so no new value is given. Look for a clog, a gear that slips, or other microsteps; after another extruder set its own figure first.', self::plain($mean), self::plain($asked)),
+            default => null,
+        };
+        if ($never !== null) {
+            return ['steps_per_mm' => null] + $seen + ['verdict' => 'out', 'because' => $never];
         }
 
-        return [
-            'steps_per_mm' => $current * $asked / $mean,
-            'spread_pct' => $spread,
-            'mean_mm' => $mean,
-            'off_pct' => $off,
+        return ['steps_per_mm' => $current * $asked / $mean] + $seen + [
             'verdict' => abs($off) <= self::OK_WITHIN_PCT ? 'ok' : 'watch',
             'because' => sprintf('%s mm came for %s mm asked, %s %% off.', self::plain($mean), self::plain($asked), self::plain($off))
                 .(abs($off) <= self::OK_WITHIN_PCT ? '' : ' If this machine fed right before, look for a clog or a worn gear first: new steps would hide it.'),

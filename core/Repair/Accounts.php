@@ -127,10 +127,7 @@ final class Accounts
         if ($in?->screw === null || $out->size->screw === null) {
             return null;
         }
-        if (($in->head ?? 'cylinder') !== ($out->size->head ?? 'cylinder') && ($in->head === 'countersunk' || $out->size->head === 'countersunk')) {
-            return new Substitute($step->id, $out->size->name, $fitted, false, 'A countersunk head and one that stands proud do not sit in the same hole.');
-        }
-        $asked = ['length_mm' => $in->screw->lengthMm, 'diameter_mm' => $in->screw->diameterMm, 'replaces' => $out->size->screw->designation(), 'into' => $out->into, 'engagement_mm' => $out->engagementMm, 'room_mm' => $out->roomMm];
+        $asked = ['length_mm' => $in->screw->lengthMm, 'diameter_mm' => $in->screw->diameterMm, 'head' => $in->judgedHead(), 'replaces' => trim("{$out->size->screw->designation()} {$out->size->judgedHead()}"), 'into' => $out->into, 'engagement_mm' => $out->engagementMm, 'room_mm' => $out->roomMm];
         try {
             $judged = (new Fastener)->compute($asked);
         } catch (InputError $e) {

@@ -12,7 +12,10 @@ use InvalidArgumentException;
  */
 final readonly class DemandLaw
 {
-    private const AGREE = 0.1;
+    private const MOST_MEAN = 2e7;
+
+    /** A variance up to this many times the mean is that of chance alone. */
+    public const AGREES = 1.1;
 
     /** @param  float|null  $size  r of the negative binomial; nothing for Poisson */
     private function __construct(public float $mean, public ?float $size)
@@ -20,16 +23,43 @@ final readonly class DemandLaw
     }
 
     /**
-     * @param  float  $mean  0 to 100,000
+     * @param  float  $mean  0 to 20 million
      * @param  float  $variance  from 0 on; below the mean it counts as the mean
      */
     public static function of(float $mean, float $variance): self
     {
-        if ($mean < 0 || $mean > 100_000 || $variance < 0 || ! is_finite($variance)) {
-            throw new InvalidArgumentException('A mean of 0 to 100,000 and a variance from 0 on.');
+        if ($mean < 0 || $mean > self::MOST_MEAN || $variance < 0 || ! is_finite($variance)) {
+            throw new InvalidArgumentException('A mean of 0 to 20 million and a variance from 0 on.');
         }
 
-        return new self($mean, $mean == 0.0 || $variance <= $mean * (1 + self::AGREE) ? null : $mean ** 2 / ($variance - $mean));
+        return new self($mean, $mean == 0.0 || $variance <= $mean * self::AGREES ? null : $mean ** 2 / ($variance - $mean));
+    }
+
+    /**
+     * What is asked for over a time when only a history is known: its rate has the posterior Gamma(events + ½, weeks) of Jeffreys’
+     * prior, so the demand is negative binomial (Gelman and others, Bayesian Data Analysis, 3rd ed., 2.6 and 2.8). Few events
+     * are few: they leave room for a rate several times as high.
+     *
+     * @param  float  $events  above 0
+     * @param  float  $weeks  the history’s length, above 0
+     * @param  float  $over  weeks looked ahead
+     * @param  float  $moreVariance  beyond the rate’s and the counting’s own: of lots, and of a time that wavers
+     */
+    public static function afterFew(float $events, float $weeks, float $over, float $moreVariance): self
+    {
+        $size = $events + 0.5;
+        $mean = $size / $weeks * $over;
+        if ($mean <= 0.0) {
+            return new self(0.0, null);
+        }
+
+        return new self($mean, $mean ** 2 / ($mean ** 2 / $size + max(0.0, $moreVariance)));
+    }
+
+    /** An upper bound of every quantile, by Cantelli’s inequality: how far counting up to it can go. */
+    public function furthest(float $p): float
+    {
+        return $this->mean + sqrt(($this->mean + ($this->size === null ? 0.0 : $this->mean ** 2 / $this->size)) * $p / (1 - $p));
     }
 
     public function name(): string

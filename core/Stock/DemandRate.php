@@ -20,8 +20,10 @@ final readonly class DemandRate
      * @param  float  $mean  in a week
      * @param  float  $variance  of a week
      * @param  'rate'|'mean'|'croston'  $method
+     * @param  float  $events  how many were asked for in all of the history; 0 where a rate is given
+     * @param  int  $weeks  its length
      */
-    private function __construct(public float $mean, public float $variance, public string $method)
+    private function __construct(public float $mean, public float $variance, public string $method, public float $events = 0.0, public int $weeks = 0)
     {
     }
 
@@ -43,8 +45,8 @@ final readonly class DemandRate
         $asked = count(array_filter($weeks, static fn (float $x): bool => $x > 0));
 
         return $asked < 2 || $n / $asked <= self::NOW_AND_THEN
-            ? new self($mean, $variance, 'mean')
-            : new self(self::croston($weeks, $smoothing), $variance, 'croston');
+            ? new self($mean, $variance, 'mean', array_sum($weeks), $n)
+            : new self(self::croston($weeks, $smoothing), $variance, 'croston', array_sum($weeks), $n);
     }
 
     /**

@@ -10,11 +10,15 @@ use OddBench\Input\InputError;
 
 /**
  * Whether a job can start with what is on the shelf: what is short, what substitutes, when it could start. As many as
- * possible are supplied (maximum matching by augmenting paths, Kuhn 1955 after Berge 1957): originals first, then
+ * possible are supplied (maximum matching by augmenting paths, Berge 1957, Ford and Fulkerson 1956): originals first, then
  * substitutes in the order named, and a part already given is given elsewhere when that lets another one be supplied.
  */
 final readonly class KitCheck implements Computation
 {
+    private const MOST_PARTS = 1000;
+
+    private const MOST_SUBSTITUTES = 5000;
+
     public function name(): string
     {
         return 'kit-check';
@@ -46,6 +50,13 @@ final readonly class KitCheck implements Computation
             $of->done();
         }
         $fields->done();
+        if ($kit === []) {
+            throw InputError::at('kit', 'kit is empty: name at least one part and how many of it.');
+        }
+        $edges = array_sum(array_map(count(...), $substitutes));
+        if (count($kit) > self::MOST_PARTS || $edges > self::MOST_SUBSTITUTES) {
+            throw InputError::at(count($kit) > self::MOST_PARTS ? 'kit' : 'stock', sprintf('A kit of up to %d parts with up to %d substitutes in all is checked; these are %d and %d.', self::MOST_PARTS, self::MOST_SUBSTITUTES, count($kit), $edges));
+        }
 
         return [...$this->check($kit, $free, $substitutes, $due), ...$this->times($kit, $free, $substitutes)];
     }
@@ -95,12 +106,14 @@ final readonly class KitCheck implements Computation
         }
         $short = [];
         foreach ($open as $part => $count) {
-            for ($unit = 0; $unit < $count; $unit++) {
+            while ($count > 0) {
                 $seen = [];
-                if (! self::supply((string) $part, $free, $substitutes, $given, $seen)) {
-                    $short[$part] = $count - $unit;
+                $more = self::supply((string) $part, $count, $free, $substitutes, $given, $seen);
+                if ($more === 0) {
+                    $short[$part] = $count;
                     break;
                 }
+                $count -= $more;
             }
         }
         $taken = [];
@@ -125,37 +138,42 @@ final readonly class KitCheck implements Computation
     }
 
     /**
-     * Supplies one more of a part, if need be by giving what another part got from somewhere else.
+     * Supplies more of a part by one path, if need be by giving what another part got from somewhere else; as many at once as
+     * the path carries (Ford and Fulkerson 1956).
      *
+     * @param  int  $want  how many more, from 1 on
      * @param  array<string, int>  $free
      * @param  array<string, list<string>>  $substitutes
      * @param  array<string, array<string, int>>  $given  from => to => count
      * @param  array<string, true>  $seen  sources tried on this path
+     * @return int how many were supplied
      */
-    private static function supply(string $part, array &$free, array $substitutes, array &$given, array &$seen): bool
+    private static function supply(string $part, int $want, array &$free, array $substitutes, array &$given, array &$seen): int
     {
         foreach ([$part, ...($substitutes[$part] ?? [])] as $from) {
             if (isset($seen[$from])) {
                 continue;
             }
             $seen[$from] = true;
-            if (($free[$from] ?? 0) > 0) {
-                $free[$from]--;
-                $given[$from][$part] = ($given[$from][$part] ?? 0) + 1;
+            $moved = min($want, $free[$from] ?? 0);
+            if ($moved > 0) {
+                $free[$from] -= $moved;
+                $given[$from][$part] = ($given[$from][$part] ?? 0) + $moved;
 
-                return true;
+                return $moved;
             }
             foreach ($given[$from] ?? [] as $other => $count) {
-                if ($count > 0 && $other !== $part && self::supply($other, $free, $substitutes, $given, $seen)) {
-                    $given[$from][$other]--;
-                    $given[$from][$part] = ($given[$from][$part] ?? 0) + 1;
+                $moved = $count > 0 && $other !== $part ? self::supply($other, min($want, $count), $free, $substitutes, $given, $seen) : 0;
+                if ($moved > 0) {
+                    $given[$from][$other] -= $moved;
+                    $given[$from][$part] = ($given[$from][$part] ?? 0) + $moved;
 
-                    return true;
+                    return $moved;
                 }
             }
         }
 
-        return false;
+        return 0;
     }
 
     private function day(string $text, string $field): string

@@ -14,6 +14,14 @@ use OddBench\Input\InputError;
  */
 final readonly class Reorder implements Computation
 {
+    /** What may be asked for over a lead time at the most. */
+    private const MOST_WEEKS = 5000;
+
+    /** Fewer events than this in a history leave its rate open. */
+    private const FEW = 10;
+
+    private const MOST_PARTS = 1_000_000;
+
     public function name(): string
     {
         return 'reorder';
@@ -23,8 +31,12 @@ final readonly class Reorder implements Computation
     {
         $fields = Fields::of($input);
         $rate = $this->rate($fields);
-        $lead = $fields->number('lead_time_weeks', 0, 104, 'weeks');
-        $leadSd = $fields->numberOrNull('lead_time_sd_weeks', 0, 104, 'weeks') ?? 0.0;
+        $lead = $fields->numberOrNone('lead_time_weeks', 0.01, 104, 'weeks');
+        $leadSd = $fields->has('lead_time_sd_weeks') ? $fields->numberOrNone('lead_time_sd_weeks', 0.001, 104, 'weeks') : 0.0;
+        $review = $fields->has('review_weeks') ? $fields->numberOrNone('review_weeks', 0.01, 52, 'weeks') : 0.0;
+        if ($lead <= 0.0 && $leadSd > 0.0) {
+            throw InputError::at('lead_time_sd_weeks', 'lead_time_weeks is 0 and lead_time_sd_weeks is not: what is there at once cannot be late. Say how long it takes on average.');
+        }
         $level = $fields->number('service_level', 0.5, 0.9999);
         $pack = $fields->whole('pack_size', 1, 100_000);
         $onHand = $fields->whole('on_hand', 0, 1_000_000);
@@ -40,7 +52,10 @@ final readonly class Reorder implements Computation
         if ($money !== null && $cost === null) {
             throw InputError::at('unit_cost', 'most_to_spend needs unit_cost.');
         }
-        $law = DemandLaw::of($lead * $rate->mean, $lead * $rate->variance + $rate->mean ** 2 * $leadSd ** 2);
+        $law = $this->law($rate, $lead + $review, $leadSd);
+        if ($law->furthest($level) > self::MOST_PARTS) {
+            throw InputError::at($fields->has('history') ? 'history' : 'demand_per_week', sprintf('Up to %d may be asked for before a new order is here; this is for spare parts, up to %d. Count in larger units, as boxes.', (int) min(1e15, $law->furthest($level)), self::MOST_PARTS));
+        }
         $point = $law->quantile($level);
         $free = $onHand + $onOrder - $reserved - $planned;
         // what nobody asks for is bought only when somebody needs it
@@ -71,11 +86,24 @@ final readonly class Reorder implements Computation
             throw InputError::at('history', 'Give either history, what was asked for in each week, or demand_per_week.');
         }
         if (! $fields->has('history')) {
-            return DemandRate::known($fields->number('demand_per_week', 0, 10_000));
+            return DemandRate::known($fields->numberOrNone('demand_per_week', 1e-6, 10_000));
         }
         $history = $fields->numbers('history', 0, 100_000);
+        if (count($history) > self::MOST_WEEKS) {
+            throw InputError::at('history', sprintf('history holds %d weeks; up to %d are looked at.', count($history), self::MOST_WEEKS));
+        }
 
         return DemandRate::of($history, $fields->numberOrNull('smoothing', 0.01, 1) ?? DemandRate::SMOOTHING);
+    }
+
+    /** What is asked for until an order that is thought of now is here: over the lead time and until it is looked at again. */
+    private function law(DemandRate $rate, float $over, float $leadSd): DemandLaw
+    {
+        $wavers = $rate->mean ** 2 * $leadSd ** 2;
+
+        return $rate->events > 0 && $rate->events < self::FEW
+            ? DemandLaw::afterFew($rate->events, $rate->weeks, $over, ($rate->variance > DemandLaw::AGREES * $rate->mean ? $over * ($rate->variance - $rate->mean) : 0.0) + $wavers)
+            : DemandLaw::of($over * $rate->mean, $over * $rate->variance + $wavers);
     }
 
     /** The lot that costs least a year, √(2·D·K/(h·c)); nothing when a figure is missing. */

@@ -54,6 +54,15 @@ final class BeltTensionTest extends InstrumentTestCase
         self::assertSame($verdict, $this->compute('belt-tension', ['frequency_hz' => $frequency, 'reference_hz' => 110] + self::BELT)['verdict']);
     }
 
+    public function test_below_its_own_minimum_it_is_out_whatever_the_reference_says(): void
+    {
+        // 9.148 N; 2 kg at 8 m/s² need 1.25 · 16 / 2 = 10 N
+        $result = $this->compute('belt-tension', ['span_mm' => 150, 'frequency_hz' => 110, 'belt' => ['width_mm' => 6], 'reference_hz' => 110, 'moving_mass_kg' => 2, 'acceleration_mm_s2' => 8000]);
+
+        self::assertSame('out', $result['verdict']);
+        self::assertEqualsWithDelta([1.0, 10.0], [$result['ratio_to_reference'], $result['min_tension_n']], 1e-12);
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function refused(): iterable
     {
@@ -66,6 +75,7 @@ final class BeltTensionTest extends InstrumentTestCase
         yield 'not a number' => [['frequency_hz' => NAN] + self::BELT, 'frequency_hz'];
         yield 'neither belt nor mass' => [['span_mm' => 150, 'frequency_hz' => 110], 'belt'];
         yield 'both' => [self::BELT + ['mass_g_per_m' => 8], 'belt'];
+        yield 'the second overtone of a long span: 2,100 N' => [['span_mm' => 500, 'frequency_hz' => 500] + self::BELT, 'frequency_hz'];
         yield 'mass without acceleration' => [self::BELT + ['moving_mass_kg' => 0.4], 'acceleration_mm_s2'];
     }
 

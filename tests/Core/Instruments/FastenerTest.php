@@ -66,8 +66,46 @@ final class FastenerTest extends InstrumentTestCase
         self::assertSame([$safe, $safe ? 'ok' : 'out'], [$result['safe'], $result['verdict']]);
     }
 
+    public function test_a_countersunk_head_replaces_none_but_its_own(): void
+    {
+        $safe = fn (?string $head, string $replaces): mixed => $this->compute('fastener', ['diameter_mm' => 3, 'length_mm' => 12, 'head' => $head, 'replaces' => $replaces])['safe'];
+
+        self::assertFalse($safe('countersunk', 'M3×12'));
+        self::assertFalse($safe('countersunk', 'M3×12 cylinder'));
+        self::assertTrue($safe('countersunk', 'M3×12 countersunk'));
+        self::assertTrue($safe('countersunk', 'M3×12 ISO 10642'));
+        self::assertFalse($safe('cylinder', 'M3×12 countersunk'));
+        self::assertFalse($safe(null, 'M3×12 countersunk'));
+        self::assertTrue($safe('button', 'M3×12 cylinder'));
+    }
+
+    /** @return iterable<string, array{float, float, string|null, string}> diameter, length, head, field refused: tables of ISO 4762, 7380 and 10642 (from memory) */
+    public static function notMade(): iterable
+    {
+        yield 'an M3 of 100 mm' => [3, 100, null, 'length_mm'];
+        yield 'an M8 of 4 mm' => [8, 4, null, 'length_mm'];
+        yield 'an M1.6 of 40 mm' => [1.6, 40, null, 'length_mm'];
+        yield 'a button head of M2' => [2, 10, 'button', 'head'];
+        yield 'a countersunk M1.6' => [1.6, 10, 'countersunk', 'head'];
+        yield 'no preferred length' => [3, 14, 'cylinder', 'length_mm'];
+    }
+
+    #[DataProvider('notMade')]
+    public function test_what_is_not_made_is_refused(float $diameter, float $length, ?string $head, string $field): void
+    {
+        $this->assertRefused('fastener', ['diameter_mm' => $diameter, 'length_mm' => $length, 'head' => $head], $field);
+    }
+
+    public function test_a_longer_one_than_the_table_is_sold_and_said_so(): void
+    {
+        self::assertFalse($this->compute('fastener', ['diameter_mm' => 3, 'length_mm' => 40])['in_standard']);
+        self::assertTrue($this->compute('fastener', ['diameter_mm' => 3, 'length_mm' => 30])['in_standard']);
+    }
+
     public function test_bad_input_is_refused_by_its_field(): void
     {
+        $this->assertRefused('fastener', ['diameter_mm' => 3, 'length_mm' => 12, 'engagement_mm' => 13], 'engagement_mm');
+        $this->assertRefused('fastener', ['diameter_mm' => 3, 'length_mm' => 12, 'replaces' => 'M3×10', 'engagement_mm' => 11], 'engagement_mm');
         $this->assertRefused('fastener', ['length_mm' => 12], 'diameter_mm');
         $this->assertRefused('fastener', ['diameter_mm' => 3.5, 'length_mm' => 12], 'diameter_mm');
         $this->assertRefused('fastener', ['diameter_mm' => 3, 'length_mm' => 1200], 'length_mm');

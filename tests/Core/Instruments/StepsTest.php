@@ -43,6 +43,14 @@ final class StepsTest extends TestCase
         self::assertEqualsWithDelta(100 * 4 / (292 / 3), $result['spread_pct'], 1e-9);
     }
 
+    public function test_a_machine_that_fed_a_tenth_gets_no_new_steps(): void
+    {
+        foreach ([[10.0, 'out'], [74.0, 'out'], [76.0, 'watch'], [124.0, 'watch'], [126.0, 'out'], [200.0, 'out']] as [$got, $verdict]) {
+            $result = $this->steps(['type' => 'extruder', 'current_steps_per_mm' => 93, 'asked_mm' => 100, 'got_mm' => [$got]]);
+            self::assertSame([$verdict, $verdict === 'out'], [$result['verdict'], $result['steps_per_mm'] === null], "{$got} of 100");
+        }
+    }
+
     public function test_a_feed_within_one_percent_is_well(): void
     {
         self::assertSame('ok', $this->steps(['type' => 'extruder', 'current_steps_per_mm' => 93, 'asked_mm' => 100, 'got_mm' => [99.6]])['verdict']);

@@ -21,6 +21,32 @@ final class KitCheckTest extends TestCase
         self::assertSame(['can_start' => true, 'short' => [], 'substitutes' => [], 'could_start' => null, 'times' => 1, 'shortest' => ['liner']], $result);
     }
 
+    public function test_a_kit_of_nothing_and_one_beyond_any_bench_are_refused(): void
+    {
+        $refused = static function (array $input): string {
+            try {
+                (new KitCheck)->compute($input);
+            } catch (InputError $e) {
+                return $e->field;
+            }
+
+            return '';
+        };
+        self::assertSame('kit', $refused(['kit' => [], 'stock' => []]));
+        self::assertSame('kit', $refused([]));
+        self::assertSame('stock', $refused(['kit' => [['part' => 'a', 'count' => 1]], 'stock' => [['part' => 'a', 'free' => 0, 'substitutes' => array_map(static fn (int $i): string => "s{$i}", range(1, 5001))]]]));
+    }
+
+    public function test_a_million_of_each_are_moved_at_once(): void
+    {
+        // a takes s or t, b only s: 1,000 of a and b each, 1,000 of s and a million of t
+        $result = (new KitCheck)->compute(['kit' => [['part' => 'a', 'count' => 1000], ['part' => 'b', 'count' => 1000]], 'stock' => [
+            ['part' => 'a', 'free' => 0, 'substitutes' => ['s', 't']], ['part' => 'b', 'free' => 0, 'substitutes' => ['s']], ['part' => 's', 'free' => 1_000_000], ['part' => 't', 'free' => 1_000_000],
+        ]]);
+
+        self::assertSame([true, 1000], [$result['can_start'], $result['times']]);
+    }
+
     public function test_a_substitute_fills_what_is_short_in_the_order_named(): void
     {
         $result = $this->check(['wheel' => 4], [

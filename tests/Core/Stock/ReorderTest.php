@@ -7,6 +7,7 @@ namespace Tests\Core\Stock;
 use OddBench\Input\InputError;
 use OddBench\Stock\DemandRate;
 use OddBench\Stock\Reorder;
+use OddBench\Stock\ReviewTime;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -88,9 +89,58 @@ final class ReorderTest extends TestCase
         self::assertSame(1, $this->reorder(['demand_per_week' => 0, 'on_hand' => 0, 'planned' => 1])['order_packs']);
     }
 
+    public function test_few_events_are_few(): void
+    {
+        // two asked for in a year: the rate is Gamma(2.5, 52); over four weeks P(D ≤ n) = ∫ Poisson(n; 4λ) dGamma(λ), by Simpson's rule
+        $history = array_fill(0, 52, 0);
+        $history[10] = $history[40] = 1;
+        $law = static function (int $n): float {
+            $sum = 0.0;
+            for ($i = 0, $m = 20_000, $h = 0.8 / $m; $i <= $m; $i++) {
+                $rate = $i * $h;
+                $below = $term = exp(-4 * $rate);
+                for ($k = 1; $k <= $n; $k++) {
+                    $below += $term *= 4 * $rate / $k;
+                }
+                $sum += ($i === 0 || $i === $m ? 1 : ($i % 2 === 1 ? 4 : 2)) * 52 ** 2.5 * $rate ** 1.5 * exp(-52 * $rate) / (1.5 * 0.5 * sqrt(M_PI)) * $below;
+            }
+
+            return $sum * $h / 3;
+        };
+        $result = (new Reorder)->compute(['history' => $history, 'lead_time_weeks' => 4, 'service_level' => 0.99, 'pack_size' => 1, 'on_hand' => 1]);
+
+        self::assertSame('negative-binomial', $result['law']);
+        self::assertEqualsWithDelta(1 - $law(1), $result['stockout_probability'], 1e-7);
+        self::assertGreaterThanOrEqual(0.99, $law($result['reorder_point']));
+        self::assertLessThan(0.99, $law($result['reorder_point'] - 1));
+        // the same rate as a given one has less to fear
+        $given = (new Reorder)->compute(['demand_per_week' => 2 / 52, 'lead_time_weeks' => 4, 'service_level' => 0.99, 'pack_size' => 1, 'on_hand' => 1]);
+        self::assertSame('poisson', $given['law']);
+        self::assertLessThan($result['stockout_probability'], $given['stockout_probability']);
+    }
+
+    public function test_it_also_covers_the_time_until_it_is_looked_at_again(): void
+    {
+        // 1 a week, 2 weeks and 6 until the next order: Poisson with mean 8, its 95 % is 13 (R: qpois(.95, 8))
+        self::assertSame([5, 13], [$this->reorder([])['reorder_point'], $this->reorder(['review_weeks' => 6])['reorder_point']]);
+    }
+
+    public function test_how_often_a_shop_orders(): void
+    {
+        self::assertEqualsWithDelta(1.0, ReviewTime::weeks([7, 3, 14]), 1e-12);
+        self::assertEqualsWithDelta(1.5, ReviewTime::weeks([7, 14, 3, 21]), 1e-12);
+        self::assertEqualsWithDelta(0.0, ReviewTime::weeks([7, 7]), 1e-12, 'too few to be a habit');
+        self::assertEqualsWithDelta(0.0, ReviewTime::weeks([60, 70, 80]), 1e-12, 'ordered when it is due, not by a rhythm');
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function refused(): iterable
     {
+        yield 'no lead time that wavers' => [['lead_time_weeks' => 0, 'lead_time_sd_weeks' => 1], 'lead_time_sd_weeks'];
+        yield 'next to no lead time' => [['lead_time_weeks' => 1e-200], 'lead_time_weeks'];
+        yield 'next to no demand' => [['demand_per_week' => 1e-320], 'demand_per_week'];
+        yield 'a million screws' => [['demand_per_week' => 10_000, 'lead_time_weeks' => 104], 'demand_per_week'];
+        yield 'a lead time that may be anything' => [['demand_per_week' => 10_000, 'lead_time_weeks' => 5, 'lead_time_sd_weeks' => 104, 'service_level' => 0.9999], 'demand_per_week'];
         yield 'both' => [['history' => [1, 2]], 'history'];
         yield 'level of certainty' => [['service_level' => 1], 'service_level'];
         yield 'pack of none' => [['pack_size' => 0], 'pack_size'];
