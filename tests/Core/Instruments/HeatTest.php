@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Tests\Core\Instruments;
 
 use OddBench\Input\Contents;
+use OddBench\Rig\Pluck;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 /** Thermal log, relay tune and runaway test, against closed-form curves. */
 final class HeatTest extends InstrumentTestCase
@@ -131,6 +134,59 @@ final class HeatTest extends InstrumentTestCase
         $log = $this->compute('relay-tune', ['relay_amplitude' => 127, 'csv' => $csv]);
         self::assertEqualsWithDelta(30.0, $log['tu_s'], 0.02);
         self::assertEqualsWithDelta(40.4254, $log['ku'], 0.1);
+    }
+
+    public function test_rules_of_tuning_by_hand(): void
+    {
+        // Ku 40.4254, Tu 30 s: Tyreus and Luyben Ku/2.2, 2.2 Tu, Tu/6.3; SIMC with θ = Tu/4: Ku/π, 8θ = 60 s
+        $rules = $this->compute('relay-tune', ['relay_amplitude' => 127, 'amplitude_c' => 4, 'period_s' => 30])['rules'];
+
+        self::assertEqualsWithDelta([18.3752, 0.278412, 87.5010], [$rules[1]['kp'], $rules[1]['ki'], $rules[1]['kd']], 1e-3);
+        self::assertEqualsWithDelta([12.8678, 0.214463, 0.0], [$rules[2]['kp'], $rules[2]['ki'], $rules[2]['kd']], 1e-3);
+    }
+
+    /** @return iterable<string, array{float, float}> share of the full power its target takes; noise of the sensor, °C */
+    public static function relays(): iterable
+    {
+        yield 'half the time on' => [0.5, 0.0];
+        yield 'a third of the time' => [0.35, 0.0];
+        yield 'a quarter of the time' => [0.25, 0.0];
+        yield 'two thirds' => [0.68, 0.0];
+        yield 'with a noisy sensor' => [0.5, 0.6];
+        yield 'with a noisy sensor and a third of the time' => [0.35, 0.6];
+    }
+
+    #[DataProvider('relays')]
+    public function test_a_relay_at_a_lag_with_dead_time_gives_its_period_and_gain(float $share, float $noise): void
+    {
+        // G = e^(−5s)/(100 s + 1) under a relay of 0 and 200: by atan(100 ω) + 5 ω = π the critical period is 19.6 s and the gain √(1 + (100 ω)²)
+        $omega = 0.32;
+        for ($i = 0; $i < 200; $i++) {
+            $omega -= (atan(100 * $omega) + 5 * $omega - M_PI) / (100 / (1 + (100 * $omega) ** 2) + 5);
+        }
+        $waits = array_fill(0, 50, 0.0);
+        $random = new Randomizer(new Mt19937(3));
+        $csv = '';
+        for ($i = 0, $y = 0.0; $i < 6000; $i++) {
+            $waits[] = $y < 200 * $share ? 200.0 : 0.0;
+            $y += 0.1 * (array_shift($waits) - $y) / 100;
+            $csv .= $i >= 2000 && $i % 5 === 0 ? sprintf("%.1f,%.4f,%.3f\n", $i / 10, $y + $noise * Pluck::normal($random), 200 * $share) : '';
+        }
+        $result = $this->compute('relay-tune', ['relay_amplitude' => 100, 'csv' => $csv]);
+
+        self::assertEqualsWithDelta(1.0, $result['tu_s'] / (2 * M_PI / $omega), 0.04);
+        // the describing function knows a triangle’s first harmonic only: Ku comes out 8/π² of the true one
+        self::assertEqualsWithDelta(8 / M_PI ** 2, $result['ku'] / sqrt(1 + (100 * $omega) ** 2), $noise > 0 ? 0.06 : 0.02);
+    }
+
+    public function test_what_is_no_steady_swing_is_refused(): void
+    {
+        $log = static fn (callable $at): string => implode("\n", array_map(static fn (int $i): string => sprintf('%.1f,%.4f,200', $i / 2, $at($i / 2)), range(0, 600)));
+        $random = new Randomizer(new Mt19937(1));
+
+        $this->assertRefused('relay-tune', ['relay_amplitude' => 100, 'csv' => $log(static fn (float $t): float => 200 + Pluck::normal($random))], 'csv');
+        $this->assertRefused('relay-tune', ['relay_amplitude' => 100, 'csv' => $log(static fn (float $t): float => 200 + 4 * sin(2 * M_PI * $t / 30 * (1 + $t / 300)))], 'csv');
+        $this->assertRefused('relay-tune', ['relay_amplitude' => 100, 'csv' => $log(static fn (float $t): float => 200 + (fmod($t, 40) < 3 ? -9 : 1))], 'csv');
     }
 
     /** @return iterable<string, array{float|null, string, bool|null}> stops so long after it left the band */
