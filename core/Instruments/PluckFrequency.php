@@ -11,16 +11,18 @@ use OddBench\Input\InputError;
 /**
  * The pitch of a plucked belt from a recording: YIN (de Cheveigné and Kawahara 2002, J. Acoust. Soc. Am. 111, 1917–1930)
  * with parabolic interpolation, over several windows after the pluck. A pluck keeps its period from window to window;
- * noise and speech do not, and that decides how far it is believed.
+ * noise does not, and it begins at once and dies away: that decides how far it is believed.
  */
 final readonly class PluckFrequency implements Computation
 {
     private const LOWEST_HZ = 20.0;
 
-    private const HIGHEST_HZ = 500.0;
+    private const HIGHEST_HZ = 1500.0;
 
     /** What is worked with: everything above is filtered off. */
-    private const RATE = 4000;
+    private const RATE = 8000;
+
+    private const LOW_RATE = 4000;
 
     private const SECONDS = 10.0;
 
@@ -33,6 +35,10 @@ final readonly class PluckFrequency implements Computation
     private const WINDOW_S = 0.3;
 
     private const HOP_S = 0.05;
+
+    private const BLOCK_S = 0.02;
+
+    private const RINGS_S = 0.25;
 
     private const WINDOWS = 8;
 
@@ -52,27 +58,55 @@ final readonly class PluckFrequency implements Computation
         if (count($wav->samples) < 0.2 * $wav->rate) {
             throw InputError::at('wav_file', 'The recording is shorter than 0.2 s. Record a whole pluck.');
         }
-        $signal = self::lowered($wav);
-        $windows = $this->windows($signal);
-        [$frequency, $confidence] = $this->agreed($windows);
+        [$signal, $onset, $frequency, $agreed] = $this->heard($wav);
+        $rings = $frequency === null ? 0.0 : (new Ringing($signal, $onset))->belief($frequency);
+        $confidence = $agreed * $rings;
 
         return [
             'frequency_hz' => $frequency,
             'confidence' => $confidence,
-            'harmonics' => $frequency === null ? [] : $this->harmonics($signal, $frequency),
-            'spectrum' => $this->spectrum($signal),
+            'harmonics' => $frequency === null ? [] : Spectrum::overtones(self::rings($signal, $onset), $frequency, $signal->rate),
+            'spectrum' => Spectrum::of(self::rings($signal, $onset), $signal->rate),
             'because' => $frequency === null
                 ? 'Nothing that keeps a pitch is heard. Hold it close, pluck once, and let it ring.'
-                : sprintf('%s Hz, confidence %s. %s', Said::figure($frequency), Said::figure($confidence), $confidence < 0.3 ? 'That is no pluck to rely on: hold it closer and pluck once.' : 'The windows after the pluck agree.'),
+                : sprintf('%s Hz, confidence %s. %s', Said::figure($frequency), Said::figure($confidence), match (true) {
+                    $confidence >= 0.3 => 'The windows after the pluck agree, and it dies away as a belt does.',
+                    $rings < 0.3 => 'It does not begin at once and die away as a pluck does: a hum, a fan, a voice? Switch off what sounds, pluck once and let it ring.',
+                    default => 'That is no pluck to rely on: hold it closer and pluck once.',
+                }),
         ];
     }
 
     /**
-     * Down to about 4 kHz: a low-pass as long as the step (windowed sinc), then every n-th sample.
+     * What is heard up to 1.5 kHz; where that is low, or nothing, what is heard with everything above 2 kHz filtered off, when
+     * its windows agree better: less noise comes with it.
+     *
+     * @return array{Wav, int, float|null, float} signal, onset, frequency, how far the windows agree
      */
-    private static function lowered(Wav $wav): Wav
+    private function heard(Wav $wav): array
     {
-        $step = max(1, (int) floor($wav->rate / self::RATE));
+        $found = [];
+        foreach ([self::RATE, self::LOW_RATE] as $rate) {
+            $signal = self::lowered($wav, $rate);
+            $onset = $this->onset($signal);
+            [$frequency, $agreed] = $this->agreed($this->windows($signal, $onset));
+            if ($found === [] || $agreed > $found[3]) {
+                $found = [$signal, $onset, $frequency, $agreed];
+            }
+            if ($frequency !== null && $frequency > self::LOW_RATE / 8) {
+                break;
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * Down to about a rate: a low-pass as long as the step (windowed sinc), then every n-th sample.
+     */
+    private static function lowered(Wav $wav, int $rate): Wav
+    {
+        $step = max(1, (int) floor($wav->rate / $rate));
         $mean = array_sum($wav->samples) / max(1, count($wav->samples));
         $taps = [];
         $half = 8 * $step;
@@ -93,12 +127,11 @@ final readonly class PluckFrequency implements Computation
         return Wav::of($wav->rate / $step, $lowered);
     }
 
-    /** @return list<array{float, float}> frequency, clarity from 0 to 1, of each window after the loudest moment */
-    private function windows(Wav $signal): array
+    /** @return list<array{float, float}> frequency, clarity from 0 to 1, of each window after the onset */
+    private function windows(Wav $signal, int $onset): array
     {
         $size = (int) (self::WINDOW_S * $signal->rate);
-        $block = (int) (0.02 * $signal->rate);
-        $from = $this->onset($signal->samples, $block, (int) ((self::WINDOW_S + 4 * self::HOP_S) * $signal->rate)) + $block;
+        $from = $onset + (int) (self::BLOCK_S * $signal->rate);
         $found = [];
         for ($i = 0; $i < self::WINDOWS; $i++) {
             $at = $from + (int) ($i * self::HOP_S * $signal->rate);
@@ -107,15 +140,18 @@ final readonly class PluckFrequency implements Computation
                 break;
             }
             $power = array_sum(array_map(static fn (float $v): float => $v * $v, $window)) / $size;
-            $found[] = sqrt($power) < self::SILENCE ? [0.0, 0.0] : Yin::of($window, $signal->rate, self::LOWEST_HZ, self::HIGHEST_HZ);
+            $found[] = sqrt($power) < self::SILENCE ? [0.0, 0.0] : Yin::of($window, $signal->rate, self::LOWEST_HZ, min(self::HIGHEST_HZ, $signal->rate / 5));
         }
 
         return $found;
     }
 
-    /** @param  list<float>  $signal */
-    private function onset(array $signal, int $block, int $room): int
+    /** The loudest moment, with room for the windows behind it. */
+    private function onset(Wav $wav): int
     {
+        $signal = $wav->samples;
+        $block = (int) (self::BLOCK_S * $wav->rate);
+        $room = (int) ((self::WINDOW_S + 4 * self::HOP_S) * $wav->rate);
         $loudest = 0;
         $most = -1.0;
         for ($at = 0, $n = count($signal) - $block; $at < $n; $at += $block) {
@@ -128,7 +164,6 @@ final readonly class PluckFrequency implements Computation
             }
         }
 
-        // leave room for the windows behind it
         return max(0, min($loudest, count($signal) - $room - 2 * $block));
     }
 
@@ -158,67 +193,9 @@ final readonly class PluckFrequency implements Computation
         return [$frequency, $clarity / count($best) * $share ** 2];
     }
 
-    /**
-     * Level over frequency while it rings, for a picture: dB below the strongest.
-     *
-     * @return list<array{float, float}>
-     */
-    private function spectrum(Wav $signal): array
+    /** @return list<float> a quarter of a second from the onset on */
+    private static function rings(Wav $signal, int $onset): array
     {
-        $block = (int) (0.02 * $signal->rate);
-        $ringing = array_slice($signal->samples, $this->onset($signal->samples, $block, (int) (0.3 * $signal->rate)), (int) (0.25 * $signal->rate));
-        $levels = [];
-        for ($hz = 12.0; $hz < 900 && $hz < 0.45 * $signal->rate; $hz *= 1.02) {
-            $levels[] = [$hz, self::level($ringing, $hz, $signal->rate)];
-        }
-        $most = max([1e-12, ...array_column($levels, 1)]);
-
-        return array_map(static fn (array $l): array => [$l[0], max(-60.0, 20 * log10(max(1e-9, $l[1] / $most)))], $levels);
-    }
-
-    /**
-     * How much of one frequency is in it, with a Hann window.
-     *
-     * @param  list<float>  $samples
-     */
-    private static function level(array $samples, float $hz, float $rate): float
-    {
-        $angle = 2 * M_PI * $hz / $rate;
-        $re = $im = 0.0;
-        $n = max(1, count($samples));
-        foreach ($samples as $i => $value) {
-            $value *= 0.5 - 0.5 * cos(2 * M_PI * $i / $n);
-            $re += $value * cos($angle * $i);
-            $im += $value * sin($angle * $i);
-        }
-
-        return hypot($re, $im);
-    }
-
-    /**
-     * @return list<array{times: int, frequency_hz: float, level_db: float}> against the strongest
-     */
-    private function harmonics(Wav $signal, float $frequency): array
-    {
-        $rate = $signal->rate;
-        $block = (int) (0.02 * $rate);
-        $ringing = array_slice($signal->samples, $this->onset($signal->samples, $block, (int) (0.3 * $rate)), (int) (0.25 * $rate));
-        $levels = [];
-        for ($times = 1; $times <= 6 && $times * $frequency < 0.45 * $rate; $times++) {
-            $angle = 2 * M_PI * $times * $frequency / $rate;
-            $re = $im = 0.0;
-            foreach ($ringing as $i => $value) {
-                $re += $value * cos($angle * $i);
-                $im += $value * sin($angle * $i);
-            }
-            $levels[$times] = hypot($re, $im);
-        }
-        $most = max(1e-12, ...array_values($levels));
-        $harmonics = [];
-        foreach ($levels as $times => $level) {
-            $harmonics[] = ['times' => $times, 'frequency_hz' => $times * $frequency, 'level_db' => 20 * log10(max(1e-6, $level / $most))];
-        }
-
-        return $harmonics;
+        return array_slice($signal->samples, $onset, (int) (self::RINGS_S * $signal->rate));
     }
 }

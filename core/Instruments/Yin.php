@@ -10,7 +10,7 @@ namespace OddBench\Instruments;
  */
 final class Yin
 {
-    private const THRESHOLD = 0.15;
+    private const MARGIN = 0.12;
 
     /** Periods whose dip is looked for. */
     private const MULTIPLES = 8;
@@ -40,20 +40,21 @@ final class Yin
         return [$rate / self::refined($difference, $lag, $window), max(0.0, 1 - $difference[$lag])];
     }
 
-    /** @param  list<float>  $difference */
+    /**
+     * The first dip nearly as deep as the deepest: multiples of a period dip as deep as itself, and in noise one of them may
+     * be a little deeper by chance.
+     *
+     * @param  list<float>  $difference
+     */
     private static function dip(array $difference, int $shortest, int $longest): int
     {
         $best = $shortest;
         for ($lag = $shortest; $lag < $longest; $lag++) {
-            if ($difference[$lag] < self::THRESHOLD) {
-                while ($lag + 1 < $longest && $difference[$lag + 1] < $difference[$lag]) {
-                    $lag++;
-                }
-
+            $best = $difference[$lag] < $difference[$best] ? $lag : $best;
+        }
+        for ($lag = $shortest; $lag < $best; $lag++) {
+            if ($difference[$lag] <= $difference[$best] + self::MARGIN && $difference[$lag] <= $difference[$lag + 1] && $difference[$lag] <= ($difference[$lag - 1] ?? INF)) {
                 return $lag;
-            }
-            if ($difference[$lag] < $difference[$best]) {
-                $best = $lag;
             }
         }
 
