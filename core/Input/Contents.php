@@ -46,19 +46,26 @@ final readonly class Contents
     }
 
     /**
-     * Line by line, without holding more than one piece; each without its line end.
+     * Line by line, without holding more than one piece; each without its line end. Of a line longer than so many bytes only
+     * the first of them are given, and one more, so that it shows.
      *
      * @return iterable<int, string> number from 1 on => line
      */
-    public function lines(): iterable
+    public function lines(int $longest = PHP_INT_MAX - 1): iterable
     {
         $number = 0;
         $rest = '';
         foreach ($this->pieces() as $piece) {
-            $lines = explode("\n", $rest.$piece);
-            $rest = (string) array_pop($lines);
-            foreach ($lines as $line) {
-                yield ++$number => rtrim($line, "\r");
+            for ($at = 0, $length = strlen($piece); $at < $length;) {
+                $end = strpos($piece, "\n", $at);
+                $part = substr($piece, $at, min($end === false ? $length - $at : $end - $at, $longest + 1 - strlen($rest)));
+                $rest = $rest === '' ? $part : $rest.$part;
+                if ($end === false) {
+                    break;
+                }
+                yield ++$number => rtrim($rest, "\r");
+                $rest = '';
+                $at = $end + 1;
             }
         }
         if ($rest !== '') {

@@ -19,6 +19,8 @@ final readonly class Gcode implements Computation
 
     private const JUNCTION_DEVIATION = 0.05;
 
+    private const LONGEST_LINE = 4096;
+
     public function name(): string
     {
         return 'gcode';
@@ -34,14 +36,20 @@ final readonly class Gcode implements Computation
         $fields->done();
         $line = 0;
         $text = '';
-        foreach ($file->lines() as $line => $text) {
+        foreach ($file->lines(self::LONGEST_LINE) as $line => $text) {
+            if (strlen($text) > self::LONGEST_LINE && strpos($text, ';') === false) {
+                throw InputError::at('file', "Line {$line} is longer than any a firmware reads: the file is damaged, or no G-code.");
+            }
             $reader->line($line, $text);
         }
-        if (preg_match('/^[^;]*\b[GMXYZEFIJRS]-?\.?$/i', $text) === 1) {
+        if (strlen($text) <= self::LONGEST_LINE && preg_match('/^\s*(?:N\d+\s*)?(?:(?:G0*[0-3]|G92|M104|M109|M140|M190)(?!\d)[^;]*[XYZEFIJKRS]\s*-?\.?|[GM])$/i', $text) === 1) {
             throw InputError::at('file', "The file breaks off in the middle of line {$line}. Slice or copy it again.");
         }
         if ($reader->commands === 0) {
             throw InputError::at('file', $line === 0 ? 'The file is empty.' : "There is no command in these {$line} lines.");
+        }
+        if (2 * $reader->known < $reader->commands) {
+            throw InputError::at('file', sprintf('This is no G-code: of %d lines only %d begin with a command such as G1 or M104.', $reader->commands, $reader->known));
         }
         $extents = $reader->trace->printed === [] ? $reader->trace->moved : $reader->trace->printed;
 

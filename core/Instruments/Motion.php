@@ -7,14 +7,15 @@ namespace OddBench\Instruments;
 /**
  * Time a row of straight moves takes: each speeds up, runs and slows down at one acceleration (trapezoid), and passes the
  * corner to the next at the speed the junction deviation allows: v² = a·δ·sin(θ/2)/(1 − sin(θ/2)) (the cornering rule of
- * RepRap-style motion planners). Looks ahead in batches, so that any length of file takes the same memory.
+ * RepRap-style motion planners). It looks ahead as far as braking reaches, however short the moves are, and keeps only those
+ * that what follows could still slow.
  */
 final class Motion
 {
-    private const BATCH = 96;
+    private const BATCH = 256;
 
-    /** Moves kept back from a batch: the plan of what comes next may still slow them. */
-    private const KEPT = 24;
+    /** More are never kept: what is shorter than the braking way through so many moves stops there. */
+    private const MOST_KEPT = 100_000;
 
     private const SLOWEST = 0.05;
 
@@ -29,6 +30,8 @@ final class Motion
     private float $entry = 0.0;
 
     private float $seconds = 0.0;
+
+    private int $runAt = self::BATCH;
 
     public function __construct(private readonly float $acceleration, private readonly float $deviation)
     {
@@ -51,15 +54,18 @@ final class Motion
         $this->moves[] = [$length, $speed, $this->moves === [] && $this->entry <= 0.0 && $this->nominal <= 0.0 ? 0.0 : min($speed, $this->nominal, $this->corner($now))];
         $this->direction = $now;
         $this->nominal = $speed;
-        if (count($this->moves) >= self::BATCH) {
-            $this->run(self::KEPT);
+        if (count($this->moves) >= $this->runAt) {
+            $this->run(false);
+            // twice what is left, so that looking at it again and again costs no more than the file is long
+            $this->runAt = max(self::BATCH, 2 * count($this->moves));
         }
     }
 
     /** Everything comes to a standstill here. */
     public function rest(float $pause = 0.0): void
     {
-        $this->run(0);
+        $this->run(true);
+        $this->runAt = self::BATCH;
         $this->entry = $this->nominal = 0.0;
         $this->direction = [0.0, 0.0, 0.0];
         $this->seconds += $pause;
@@ -93,25 +99,45 @@ final class Motion
         return sqrt($this->acceleration * $this->deviation * $half / (1 - $half));
     }
 
-    private function run(int $keep): void
+    /** @param  bool  $ends  it stands still behind the last move; else nobody knows yet, and what hangs on that is kept */
+    private function run(bool $ends): void
     {
         $count = count($this->moves);
-        if ($count <= $keep) {
+        $entries = $this->entries($count, 0.0);
+        $final = $count;
+        if (! $ends) {
+            // where stopping at the end and running on through it give the same speed, the plan up to there stands
+            $running = $this->entries($count, INF);
+            $final = max([0, ...array_keys(array_filter($entries, static fn (float $entry, int $i): bool => $entry === ($running[$i] ?? INF), ARRAY_FILTER_USE_BOTH))]);
+            $final = $final === 0 && $count > self::MOST_KEPT ? intdiv($count, 2) : $final;
+        }
+        if ($final === 0) {
             return;
         }
-        $entries = array_fill(0, $count + 1, 0.0);
-        for ($i = $count - 1; $i > 0; $i--) {
-            $entries[$i] = min($this->moves[$i][2], sqrt($entries[$i + 1] ** 2 + 2 * $this->acceleration * $this->moves[$i][0]));
-        }
-        $entries[0] = $this->entry;
-        for ($i = 0; $i < $count - $keep; $i++) {
+        for ($i = 0; $i < $final; $i++) {
             [$length, $nominal] = $this->moves[$i];
             $exit = min($entries[$i + 1], sqrt($entries[$i] ** 2 + 2 * $this->acceleration * $length));
             $entries[$i + 1] = $exit;
             $this->seconds += $this->trapezoid($length, $nominal, $entries[$i], $exit);
         }
-        $this->entry = $entries[$count - $keep];
-        $this->moves = array_slice($this->moves, $count - $keep);
+        $this->entry = $entries[$final] ?? 0.0;
+        $this->moves = array_slice($this->moves, $final);
+    }
+
+    /**
+     * The most speed each move may begin with so that it can slow down for all that follow.
+     *
+     * @return list<float>
+     */
+    private function entries(int $count, float $after): array
+    {
+        $entries = array_fill(0, $count + 1, $after);
+        for ($i = $count - 1; $i > 0; $i--) {
+            $entries[$i] = min($this->moves[$i][2], sqrt($entries[$i + 1] ** 2 + 2 * $this->acceleration * $this->moves[$i][0]));
+        }
+        $entries[0] = $this->entry;
+
+        return array_values($entries);
     }
 
     private function trapezoid(float $length, float $nominal, float $entry, float $exit): float

@@ -32,7 +32,7 @@ final class ArcTest extends TestCase
     #[DataProvider('arcs')]
     public function test_chords_stand_on_the_circle_and_add_up_to_the_arc(array $from, array $to, ?float $i, ?float $j, ?float $r, bool $clockwise, array $centre, float $sweep): void
     {
-        $points = Arc::points(self::point($from, 0), self::point($to, 3), $i, $j, $r, $clockwise);
+        $points = Arc::points(self::point($from, 0), self::point($to, 3), array_filter(['I' => $i, 'J' => $j, 'R' => $r], is_float(...)), $clockwise);
         $radius = hypot($from[0] - $centre[0], $from[1] - $centre[1]);
         $length = 0.0;
         $turned = 0.0;
@@ -58,10 +58,10 @@ final class ArcTest extends TestCase
     {
         [$from, $to] = [self::point([0, 0], 0), self::point([10, 0], 0)];
 
-        self::assertSame([], Arc::points($from, $to, null, null, null, true), 'neither I, J nor R');
-        self::assertSame([], Arc::points($from, $to, null, null, 4.9, true), 'a radius that does not reach');
-        self::assertSame([], Arc::points($from, $from, null, null, 5.0, true), 'a radius names no centre of a whole circle');
-        self::assertNotSame([], Arc::points($from, $to, null, null, 5.0, true));
+        self::assertSame([], Arc::points($from, $to, [], true), 'neither I, J nor R');
+        self::assertSame([], Arc::points($from, $to, ['R' => 4.9], true), 'a radius that does not reach');
+        self::assertSame([], Arc::points($from, $from, ['R' => 5.0], true), 'a radius names no centre of a whole circle');
+        self::assertNotSame([], Arc::points($from, $to, ['R' => 5.0], true));
     }
 
     /**

@@ -7,6 +7,8 @@ namespace Tests\Core\Instruments;
 use OddBench\Input\Contents;
 use OddBench\Input\InputError;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 final class GcodeTest extends InstrumentTestCase
 {
@@ -89,6 +91,139 @@ final class GcodeTest extends InstrumentTestCase
         self::assertEqualsWithDelta(['min' => 30.0, 'max' => 50.0], $this->read(self::START."G0 X30 Y50\nG3 X70 Y50 R20 E5")['extents']['y'], 0.02);
     }
 
+    public function test_words_need_no_blanks_between_them(): void
+    {
+        foreach (['G1X110Y70.5E4F6000', 'g1 x110y70.5 e4f6000', 'G01 X 110 Y 70.5 E 4 F 6000', 'N7G1X110Y70.5E4F6000'] as $line) {
+            $result = $this->read(self::START."G0X10Y20Z.2\n{$line}");
+            self::assertSame(['x' => ['min' => 10.0, 'max' => 110.0], 'y' => ['min' => 20.0, 'max' => 70.5], 'z' => ['min' => 0.2, 'max' => 0.2]], $result['extents'], $line);
+            self::assertSame([], $result['problems'], $line);
+        }
+    }
+
+    public function test_arcs_in_the_other_planes(): void
+    {
+        // ISO 6983-1: G18 is the plane of Z and X, G3 turns Z to X; a quarter about X10 Z10 from X10 Z20 to X20 Z10
+        $zx = $this->read("G28\nG0 X10 Y5 Z20\nG18\nG3 X20 Z10 I0 K-10 F600")['travel_extents'];
+        self::assertEqualsWithDelta([20.0, 5.0, 20.0], [$zx['x']['max'], $zx['y']['max'], $zx['z']['max']], 0.02);
+        // the other way round it goes through X0 and Z0
+        $long = $this->read("G28\nG0 X10 Y5 Z20\nG18\nG2 X20 Z10 I0 K-10 F600")['travel_extents'];
+        self::assertEqualsWithDelta([0.0, 0.0], [$long['x']['min'], $long['z']['min']], 0.02);
+        $yz = $this->read("G28\nG0 X1 Y20 Z10\nG19\nG3 Y10 Z20 J-10 K0 F600")['travel_extents'];
+        self::assertEqualsWithDelta([1.0, 20.0, 20.0], [$yz['x']['max'], $yz['y']['max'], $yz['z']['max']], 0.02);
+        self::assertSame('arc', $this->read("G28\nG0 X10 Y0\nG3 X0 Y12 I-10 J0 F600")['problems'][0]['kind'], 'its end is 2 mm beside the circle');
+    }
+
+    public function test_an_arc_of_a_hundred_kilometres_is_no_more_chords_than_another(): void
+    {
+        $before = memory_get_peak_usage();
+        $result = $this->read("G28\nG2 X10 Y0 I100000 J0 F6000", ['bed_x_mm' => 220, 'bed_y_mm' => 220]);
+
+        self::assertSame(['arc', 'outside'], array_keys($result['problem_counts']));
+        self::assertLessThan(8_000_000, memory_get_peak_usage() - $before);
+    }
+
+    public function test_each_axis_is_homed_by_itself(): void
+    {
+        self::assertSame([], $this->read("G28 X\nG1 X10 F600")['problems']);
+        self::assertSame([['no-home', 2]], array_map(static fn (array $p): array => [$p['kind'], $p['line']], $this->read("G28 X\nG1 X10 Y10 F600")['problems']));
+        self::assertSame([], $this->read("G28 X Y\nG28 Z\nG1 X10 Y10 Z1 F600")['problems']);
+        self::assertSame([], $this->read('G28 X')['problems'], 'an axis without a number is no broken end here');
+    }
+
+    public function test_a_set_position_shifts_what_follows(): void
+    {
+        // called 0 at 100 mm: X150 is at 250 mm, outside of 220
+        $result = $this->read("G28\nG1 X100 F6000\nG92 X0\nG1 X50\nG1 X150", ['bed_x_mm' => 220]);
+        self::assertSame([['outside', 5]], array_map(static fn (array $p): array => [$p['kind'], $p['line']], $result['problems']));
+        self::assertEqualsWithDelta(250.0, $result['travel_extents']['x']['max'], 1e-9);
+    }
+
+    public function test_numbers_of_e_that_were_meant_the_other_way(): void
+    {
+        $lengths = [20, 35, 12, 50, 8, 27, 41, 16, 33, 22, 9, 60];
+        $relative = $absolute = '';
+        $x = $e = 0;
+        foreach ($lengths as $i => $length) {
+            $x += $i % 2 === 0 ? $length : -$length;
+            $e += 0.033 * $length;
+            $relative .= sprintf("G1 X%d Y%d E%.5f F1800\n", 60 + $x, $i, 0.033 * $length);
+            $absolute .= sprintf("G1 X%d Y%d E%.5f F1800\n", 60 + $x, $i, $e);
+        }
+        $start = "G21\nG90\nM104 S210\nG28\nG0 X60 Y0 Z0.2 F6000\n";
+        $kinds = fn (string $gcode): array => array_unique(array_column($this->read($gcode)['problems'], 'kind'));
+
+        self::assertSame([], $kinds("{$start}M83\n{$relative}"));
+        self::assertSame([], $kinds("{$start}M82\nG92 E0\n{$absolute}"));
+        self::assertSame(['mixed-modes'], $kinds("{$start}M82\nG92 E0\n{$relative}"));
+        self::assertSame(['mixed-modes'], $kinds("{$start}M83\n{$absolute}"));
+        self::assertSame(['mixed-modes'], $kinds("{$start}M83\nG1 X70 Y1 E30 F1800"), 'seven square millimetres of line');
+    }
+
+    public function test_what_is_no_gcode_is_refused(): void
+    {
+        foreach (["Dear shop,\nthe printer stops after an hour.\nPlease call me.", "solid cube\nfacet normal 0 0 1\nouter loop\nendloop", '{"traits": {"motion": "corexy"}}', "<html>\n<body>\n</body>"] as $text) {
+            $this->assertRefused('gcode', ['gcode' => $text], 'file');
+        }
+        self::assertSame([], $this->read("START_PRINT BED=60 HOTEND=210\nG28\nM117 Hello G1 X9\nG1 X10 F600\nEND_PRINT")['problems'], 'macros by name and texts are no mistakes');
+    }
+
+    public function test_a_line_that_never_ends_is_refused_and_a_long_comment_is_not(): void
+    {
+        $endless = static function (): iterable {
+            yield "G28\n";
+            for ($i = 0; $i < 3000; $i++) {
+                yield str_repeat('G1X1', 1000);
+            }
+        };
+        $before = memory_get_peak_usage();
+        $this->assertRefused('gcode', ['file' => Contents::of($endless)], 'file');
+        self::assertLessThan(1_000_000, memory_get_peak_usage() - $before);
+        self::assertSame(2, $this->read("G28\n; ".str_repeat('x', 100_000))['lines']);
+    }
+
+    /** @return iterable<string, array{int}> */
+    public static function files(): iterable
+    {
+        for ($seed = 1; $seed <= 50; $seed++) {
+            yield "file {$seed}" => [$seed];
+        }
+    }
+
+    /** Circles, fills, tiny segments and travels against the phase-plane planner of MotionTest. */
+    #[DataProvider('files')]
+    public function test_times_agree_with_the_reference_planner(int $seed): void
+    {
+        $random = new Randomizer(new Mt19937($seed));
+        $points = [[0.0, 0.0, 25.0]];
+        $go = static function (float $x, float $y, float $speed) use (&$points): void {
+            $points[] = [$x, $y, $speed];
+        };
+        for ($part = 0; $part < 6; $part++) {
+            $speed = $random->getInt(20, 200);
+            [$cx, $cy] = [$random->getInt(40, 160), $random->getInt(40, 160)];
+            $go($cx, $cy, 150);
+            match ($random->getInt(0, 2)) {
+                // a wall of 0.2 mm segments
+                0 => array_map(static fn (int $i) => $go($cx + 15 * sin($i / 75), $cy + 15 - 15 * cos($i / 75), $speed), range(1, 470)),
+                1 => array_map(static fn (int $i) => $go($cx + ($i % 4 < 2 ? 0 : 20), $cy + 0.45 * intdiv($i + 1, 2), $speed), range(1, 40)),
+                default => array_map(static fn (int $i) => $go($cx + $random->getInt(-200, 200) / 10, $cy + $random->getInt(-200, 200) / 10, $speed), range(1, 20)),
+            };
+        }
+        [$acceleration, $deviation] = [$random->getInt(500, 5000), $random->getInt(5, 80) / 1000];
+        $gcode = "G28\n";
+        $moves = [];
+        for ($i = 1; $i < count($points); $i++) {
+            $gcode .= sprintf("G1 X%.5f Y%.5f F%d\n", $points[$i][0], $points[$i][1], 60 * $points[$i][2]);
+            [$dx, $dy] = [$points[$i][0] - $points[$i - 1][0], $points[$i][1] - $points[$i - 1][1]];
+            if (hypot($dx, $dy) > 1e-4) {
+                $moves[] = [hypot($dx, $dy), atan2($dy, $dx), (float) $points[$i][2]];
+            }
+        }
+        $expected = PhasePlane::seconds($moves, $acceleration, $deviation);
+
+        self::assertEqualsWithDelta(1.0, $this->read($gcode, ['acceleration_mm_s2' => $acceleration, 'junction_deviation_mm' => $deviation])['estimated_s'] / $expected, 0.05);
+    }
+
     public function test_line_numbers_and_checksums(): void
     {
         $with = static function (string $code): string {
@@ -117,6 +252,16 @@ final class GcodeTest extends InstrumentTestCase
         yield 'absolute E after relative' => ["G28\nM83\nM104 S210\nG1 X10 E812.5 F600", 'mixed-modes', 4];
         yield 'no number' => ["G28\nG1 Xten", 'unreadable', 2];
         yield 'no command' => ["G28\n<html>", 'unreadable', 2];
+        yield 'F0' => ["G28\nG1 X10 F0", 'feed', 2];
+        yield 'a negative feed' => ["G28\nG1 X10 F-600", 'feed', 2];
+        yield 'a feed of light' => ["G28\nG1 X10 F900000", 'feed', 2];
+        yield 'beyond any machine' => ["G28\nG1 X99999999 F600", 'absurd', 2];
+        yield 'hotter than iron melts' => ["G28\nM104 S1800", 'absurd', 2];
+        yield 'colder than nothing' => ["G28\nM140 S-60", 'absurd', 2];
+        yield 'a wait of a year' => ["G28\nG4 S31536000", 'absurd', 2];
+        yield 'two commands on a line' => ["G28\nG90 G1 X10 F600", 'two-commands', 2];
+        yield 'a spline' => ["G28\nG5 X10 Y10 I1 J1 P1 Q1", 'not-followed', 2];
+        yield 'a letter without a number' => ["G28\nG1 X Y10 F600\nG1 X1", 'unreadable', 2];
         yield 'an arc without a centre' => ["G28\nG2 X10 Y10", 'unreadable', 2];
     }
 

@@ -10,14 +10,9 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/**
- * Against the time-optimal speed along the path found the slow way: on a grid of 0.02 mm the squared speed may grow by
- * 2·a·ds forwards and backwards (the phase-plane method of Bobrow, Dubowsky and Gibson 1985, Int. J. Robotics Research 4, 3–17).
- */
+/** Against the time-optimal speed along the path found the slow way. */
 final class MotionTest extends TestCase
 {
-    private const GRID_MM = 0.02;
-
     /** @return iterable<string, array{int, float, float}> seed, acceleration, junction deviation */
     public static function paths(): iterable
     {
@@ -36,12 +31,12 @@ final class MotionTest extends TestCase
         // more than its batch of 96, so that what is kept back matters
         for ($i = 0; $i < 150; $i++) {
             $angle = $random->getInt(0, 6283) / 1000;
-            $length = self::GRID_MM * $random->getInt(50, 600);
+            $length = PhasePlane::GRID_MM * $random->getInt(50, 600);
             $speed = $random->getInt(1500, 8000) / 100;
             $moves[] = [$length, $angle, $speed];
             $motion->add($length * cos($angle), $length * sin($angle), 0.0, 0.0, $speed);
         }
-        $expected = self::phasePlane($moves, $acceleration, $deviation);
+        $expected = PhasePlane::seconds($moves, $acceleration, $deviation);
 
         self::assertEqualsWithDelta($expected, $motion->seconds(), 0.002 * $expected);
     }
@@ -71,38 +66,5 @@ final class MotionTest extends TestCase
         self::assertEqualsWithDelta(2.05, $motion->seconds(), 1e-9, 'asking takes no time');
         $motion->rest(1.25);
         self::assertEqualsWithDelta(3.3, $motion->seconds(), 1e-9);
-    }
-
-    /** @param  list<array{float, float, float}>  $moves  length, angle, speed */
-    private static function phasePlane(array $moves, float $acceleration, float $deviation): float
-    {
-        $limits = [0.0];
-        foreach ($moves as $i => [$length, $angle, $speed]) {
-            $cells = (int) round($length / self::GRID_MM);
-            for ($cell = 1; $cell < $cells; $cell++) {
-                $limits[] = $speed ** 2;
-            }
-            if (! isset($moves[$i + 1])) {
-                break;
-            }
-            [, $next, $faster] = $moves[$i + 1];
-            // θ is the angle inside the corner: π goes straight on
-            $sine = sin(abs(M_PI - abs(fmod(abs($next - $angle), 2 * M_PI))) / 2);
-            $limits[] = min($speed ** 2, $faster ** 2, $acceleration * $deviation * $sine / max(1e-12, 1 - $sine));
-        }
-        $limits[] = 0.0;
-        $gain = 2 * $acceleration * self::GRID_MM;
-        for ($i = 1, $n = count($limits); $i < $n; $i++) {
-            $limits[$i] = min($limits[$i], $limits[$i - 1] + $gain);
-        }
-        for ($i = count($limits) - 2; $i >= 0; $i--) {
-            $limits[$i] = min($limits[$i], $limits[$i + 1] + $gain);
-        }
-        $seconds = 0.0;
-        for ($i = 1, $n = count($limits); $i < $n; $i++) {
-            $seconds += 2 * self::GRID_MM / (sqrt($limits[$i]) + sqrt($limits[$i - 1]));
-        }
-
-        return $seconds;
     }
 }
