@@ -13,7 +13,7 @@ final readonly class TrialJudgement
      * @param  list<array{trial: int, changed: list<string>}>  $changes  against the trial before
      * @param  list<array{trial: int, message: string}>  $warnings
      * @param  list<array{trials: array{int, int}, setting: string, from: float|string|null, to: float|string|null, change: float}>  $singleChanges
-     * @param  list<array{setting: string, effect: float, kind: string, low: float|string|null, high: float|string|null, pairs: int}>  $effects  largest first
+     * @param  list<array{setting: string, effect: float, kind: string, low: float|string|null, high: float|string|null, pairs: int, sides: array{int, int}, compared: int}>  $effects  largest first
      * @param  list<array{settings: list<string>, effect: float, same_as: list<list<string>>}>  $interactions  largest first
      * @param  string|null  $matters  the setting that matters most
      * @param  float|string|null  $better  the value of it that is better
@@ -45,12 +45,13 @@ final readonly class TrialJudgement
         $interactions = $design === null ? [] : self::interactionsOf($design);
         $repeat = self::repeatSpread($trials);
         $ratings = array_map(static fn (Trial $t): float => $t->rating, $trials);
+        $noise = TrialNoise::of($trials, $design);
+        $standsOut = self::standsOut($effects, $noise);
         $top = $effects[0] ?? null;
-        $range = $ratings === [] ? 0.0 : max($ratings) - min($ratings);
-        $enough = $top !== null && abs($top['effect']) > self::SAME && abs($top['effect']) >= Trials::mattersFrom(0, $range) - self::SAME && abs($top['effect']) > ($repeat ?? 0.0);
+        $enough = $top !== null && $standsOut === 'matters';
         $matters = $enough ? $top['setting'] : null;
         $changes = self::changes($trials);
-        [$verdict, $because] = self::words($trials, $effects, $interactions, $enough, $repeat, $design !== null);
+        [$verdict, $because] = self::words($trials, $effects, $interactions, $standsOut, $repeat, $design !== null);
 
         return new self(
             changes: $changes,
@@ -131,7 +132,7 @@ final readonly class TrialJudgement
      * Of a setting with several values the two furthest apart in rating count.
      *
      * @param  list<array{trials: array{int, int}, setting: string, from: float|string|null, to: float|string|null, change: float}>  $single
-     * @return list<array{setting: string, effect: float, kind: string, low: float|string|null, high: float|string|null, pairs: int}>
+     * @return list<array{setting: string, effect: float, kind: string, low: float|string|null, high: float|string|null, pairs: int, sides: array{int, int}, compared: int}>
      */
     private static function effectsOfPairs(array $single): array
     {
@@ -141,13 +142,15 @@ final readonly class TrialJudgement
             $key = json_encode([$change['setting'], $low, $high]);
             $pairs[$key]['of'] ??= [$change['setting'], $low, $high];
             $pairs[$key]['changes'][] = $effect;
+            [$one, $two] = $low === $change['from'] ? $change['trials'] : array_reverse($change['trials']);
+            $pairs[$key]['lows'][$one] = $pairs[$key]['highs'][$two] = true;
         }
         $effects = [];
         foreach ($pairs as $pair) {
             [$setting, $low, $high] = $pair['of'];
             $effect = array_sum($pair['changes']) / count($pair['changes']);
             if (! isset($effects[$setting]) || abs($effect) > abs($effects[$setting]['effect'])) {
-                $effects[$setting] = ['setting' => $setting, 'effect' => $effect, 'kind' => 'single-changes', 'low' => $low, 'high' => $high, 'pairs' => count($pair['changes'])];
+                $effects[$setting] = ['setting' => $setting, 'effect' => $effect, 'kind' => 'single-changes', 'low' => $low, 'high' => $high, 'pairs' => count($pair['changes']), 'sides' => [count($pair['lows']), count($pair['highs'])], 'compared' => count($pairs)];
             }
         }
 
@@ -162,12 +165,12 @@ final readonly class TrialJudgement
         return $down ? [$to, $from, -$change] : [$from, $to, $change];
     }
 
-    /** @return list<array{setting: string, effect: float, kind: string, low: float|string|null, high: float|string|null, pairs: int}> */
+    /** @return list<array{setting: string, effect: float, kind: string, low: float|string|null, high: float|string|null, pairs: int, sides: array{int, int}, compared: int}> */
     private static function effectsOfDesign(TwoLevelDesign $design): array
     {
         $effects = [];
         foreach ($design->levels as $setting => [$low, $high]) {
-            $effects[] = ['setting' => $setting, 'effect' => $design->effect([$setting]), 'kind' => 'two-level', 'low' => $low, 'high' => $high, 'pairs' => 0];
+            $effects[] = ['setting' => $setting, 'effect' => $design->effect([$setting]), 'kind' => 'two-level', 'low' => $low, 'high' => $high, 'pairs' => 0, 'sides' => [$design->half(), $design->half()], 'compared' => count($design->levels)];
         }
 
         return self::largestFirst($effects);
@@ -197,27 +200,47 @@ final readonly class TrialJudgement
         return $effects;
     }
 
+    /**
+     * What can be said of the largest effect: that it matters, that it may, that chance does as much, or that one trial against
+     * one shows nothing of chance.
+     *
+     * @param  list<array{setting: string, effect: float, kind: string, low: float|string|null, high: float|string|null, pairs: int, sides: array{int, int}, compared: int}>  $effects
+     * @return 'matters'|'may'|'chance'|'once'|'none'
+     */
+    private static function standsOut(array $effects, ?TrialNoise $noise): string
+    {
+        $top = $effects[0] ?? null;
+        if ($top === null || abs($top['effect']) <= self::SAME) {
+            return 'none';
+        }
+        if ($noise === null) {
+            return 'once';
+        }
+        $limit = $noise->limit($top['sides'][0], $top['sides'][1], $top['compared']);
+
+        return match (true) {
+            abs($top['effect']) > $limit => 'matters',
+            abs($top['effect']) > $noise->alone($top['sides'][0], $top['sides'][1]) || ! $noise->wasSeen() => 'may',
+            default => 'chance',
+        };
+    }
+
     /** @param  list<Trial>  $trials */
     private static function repeatSpread(array $trials): ?float
     {
-        $alike = [];
-        foreach ($trials as $trial) {
-            $settings = $trial->settings;
-            ksort($settings);
-            $alike[(string) json_encode($settings)][] = $trial->rating;
-        }
-        $spreads = array_map(static fn (array $ratings): float => max($ratings) - min($ratings), array_filter($alike, static fn (array $ratings): bool => count($ratings) > 1));
+        $spreads = array_map(static fn (array $ratings): float => max($ratings) - min($ratings), array_filter(TrialNoise::alike($trials), static fn (array $ratings): bool => count($ratings) > 1));
 
         return $spreads === [] ? null : max($spreads);
     }
 
     /**
      * @param  list<Trial>  $trials
-     * @param  list<array{setting: string, effect: float, kind: string, low: float|string|null, high: float|string|null, pairs: int}>  $effects
+     * @param  list<array{setting: string, effect: float, kind: string, low: float|string|null, high: float|string|null, pairs: int, sides: array{int, int}, compared: int}>  $effects
      * @param  list<array{settings: list<string>, effect: float, same_as: list<list<string>>}>  $interactions
+     * @param  'matters'|'may'|'chance'|'once'|'none'  $standsOut
      * @return array{'ok'|'watch'|'out', string}
      */
-    private static function words(array $trials, array $effects, array $interactions, bool $enough, ?float $repeat, bool $design): array
+    private static function words(array $trials, array $effects, array $interactions, string $standsOut, ?float $repeat, bool $design): array
     {
         $stopped = count(array_filter($trials, static fn (Trial $t): bool => $t->stopped));
         $note = $stopped === 0 ? '' : sprintf(' %d of the trials %s stopped early: rate those for what was seen.', $stopped, $stopped === 1 ? 'was' : 'were');
@@ -225,10 +248,17 @@ final readonly class TrialJudgement
             return ['watch', (count($trials) < 2 ? 'One trial says nothing yet: change one setting and print it again.' : 'No two trials differ in one setting alone: change one thing at a time.').$note];
         }
         $top = $effects[0];
-        if (! $enough) {
-            return ['out', sprintf('No setting makes a difference that counts: the largest, %s, changes the rating by %s%s. Look for a fault in the machine.', $top['setting'], self::plain(abs($top['effect'])), $repeat === null ? '' : sprintf(', and prints set alike differ by %s', self::plain($repeat))).$note];
-        }
         $better = $top['effect'] > 0 ? [$top['low'], $top['high']] : [$top['high'], $top['low']];
+        $rises = sprintf('from %s to %s', self::said($better[0]), self::said($better[1]));
+        $by = self::plain(abs($top['effect']));
+        if ($standsOut !== 'matters') {
+            return match ($standsOut) {
+                'none' => ['out', 'No setting makes any difference. Look for a fault in the machine.'.$note],
+                'chance' => ['out', sprintf('No setting makes a difference that counts: the largest, %s, changes the rating by %s, and prints set alike differ by %s. Look for a fault in the machine.', $top['setting'], $by, self::plain($repeat ?? 0.0)).$note],
+                'once' => ['watch', sprintf('%s %s was better by %s, once. That may be chance: print both again before believing it.', ucfirst($top['setting']), $rises, $by).$note],
+                default => ['watch', sprintf('%s %s was better by %s, but chance may make as much here: print the better and the worse one again.', ucfirst($top['setting']), $rises, $by).$note],
+            };
+        }
         $words = sprintf('%s matters: from %s to %s the rating rises by %s%s.', ucfirst($top['setting']), self::said($better[0]), self::said($better[1]), self::plain(abs($top['effect'])), $design ? ' in the mean' : '');
         $strong = $interactions[0] ?? null;
         if ($strong !== null && count($strong['settings']) === 2 && abs($strong['effect']) > abs($top['effect']) / 3) {

@@ -13,15 +13,12 @@ use OddBench\Input\InputError;
  *
  * Two trials that differ in exactly one setting show its effect by themselves. Where the trials make an even two-level
  * design, effects and interactions are the differences of means (Box, Hunter and Hunter, Statistics for Experimenters,
- * 2nd ed., chapter 5). Ratings are any numbers, more is better; the effect is that of going from the lower value to the
+ * 2nd ed., chapter 5); what chance makes of them stands at TrialNoise. Ratings are any numbers, more is better; the effect is that of going from the lower value to the
  * higher one, or from the first word to the second.
  */
 final readonly class Trials implements Computation
 {
     private const MOST = 200;
-
-    /** A setting matters from this share of the ratings' whole range on (common practice). */
-    private const MATTERS_SHARE = 0.25;
 
     public function name(): string
     {
@@ -64,12 +61,6 @@ final readonly class Trials implements Computation
         }
 
         return $said;
-    }
-
-    /** From which difference of ratings on a setting matters, given the least and the highest rating. */
-    public static function mattersFrom(float $least, float $most): float
-    {
-        return self::MATTERS_SHARE * ($most - $least);
     }
 
     /**

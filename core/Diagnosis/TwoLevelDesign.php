@@ -12,6 +12,9 @@ final readonly class TwoLevelDesign
 {
     private const SAME = 1e-9;
 
+    /** More settings than this have too many sets to look at each. */
+    private const ALL_SETS_OF = 5;
+
     /**
      * @param  array<string, array{float|string, float|string}>  $levels  setting => low, high
      * @param  list<array<string, int>>  $signs  by trial: setting => −1 or 1
@@ -85,6 +88,12 @@ final readonly class TwoLevelDesign
         return $sum[1] / max(1, $count[1]) - $sum[-1] / max(1, $count[-1]);
     }
 
+    /** Trials on each side of an effect. */
+    public function half(): int
+    {
+        return intdiv(count($this->ratings), 2);
+    }
+
     /**
      * What changes together with this effect in these trials and so cannot be told from it.
      *
@@ -93,15 +102,39 @@ final readonly class TwoLevelDesign
      */
     public function aliases(array $settings): array
     {
-        $column = $this->column($settings);
-        $aliases = [];
-        foreach ($this->combinations() as $others) {
-            if ($others !== $settings && in_array($this->column($others), [$column, array_map(static fn (int $s): int => -$s, $column)], true)) {
-                $aliases[] = $others;
+        $key = $this->key($settings);
+
+        return array_values(array_filter($this->combinations(), fn (array $others): bool => $others !== $settings && $this->key($others) === $key));
+    }
+
+    /**
+     * Every comparison these trials hold, each once: n − 1 of them in a plan of n trials of which none is repeated.
+     *
+     * @return list<float>
+     */
+    public function contrasts(): array
+    {
+        $contrasts = [];
+        foreach ($this->combinations() as $settings) {
+            $key = $this->key($settings);
+            if (str_contains($key, '-')) {
+                $contrasts[$key] ??= $this->effect($settings);
             }
         }
 
-        return $aliases;
+        return array_values($contrasts);
+    }
+
+    /**
+     * The same for two sets whose signs agree in every trial, or differ in every one; without a minus when it has no contrast.
+     *
+     * @param  non-empty-list<string>  $settings
+     */
+    private function key(array $settings): string
+    {
+        $column = $this->column($settings);
+
+        return implode('', array_map(static fn (int $sign): string => $sign === $column[0] ? '+' : '-', $column));
     }
 
     /** @return list<non-empty-list<string>> every set of two settings or more, then none that has no contrast */
@@ -110,13 +143,21 @@ final readonly class TwoLevelDesign
         return array_values(array_filter($this->combinations(), fn (array $set): bool => count($set) > 1 && count(array_unique($this->column($set))) === 2));
     }
 
-    /** @return list<non-empty-list<string>> every set of settings, small ones first */
+    /**
+     * Every set of settings, small ones first; of many settings only the pairs, for larger sets of them are told apart by no
+     * plan anybody prints.
+     *
+     * @return list<non-empty-list<string>>
+     */
     private function combinations(): array
     {
+        $most = count($this->levels) > self::ALL_SETS_OF ? 2 : count($this->levels);
         $sets = [[]];
         foreach (array_keys($this->levels) as $setting) {
             foreach ($sets as $set) {
-                $sets[] = [...$set, $setting];
+                if (count($set) < $most) {
+                    $sets[] = [...$set, $setting];
+                }
             }
         }
         $sets = array_values(array_filter($sets, static fn (array $set): bool => $set !== []));

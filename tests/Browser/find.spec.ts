@@ -109,6 +109,9 @@ test('trial prints name the setting that matters and become a finding', async ({
   await add({ speed: '50', retraction: '6' }, '4');
   await expect(page.getByText(/Speed and retraction changed at once: whatever happened/)).toBeVisible();
   await add({ retraction: '5' }, '4');
+  await expect(page.getByText(/Speed from 80 to 50 was better by 2, once/)).toBeVisible();
+  await add({ speed: '80' }, '2');
+  await add({ speed: '50' }, '4');
   await expect(page.getByText(/Speed matters: from 80 to 50 the rating rises by 2/)).toBeVisible();
   await hasNoBarriers(page, 'trial prints');
   await fitsAcross(page);

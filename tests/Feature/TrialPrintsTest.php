@@ -21,6 +21,9 @@ final class TrialPrintsTest extends BenchTestCase
         $this->add($job, ['speed' => '60', 'retraction' => '5'], 2)->assertOk()->assertJsonPath('verdict', 'watch');
         $this->assertRefused($this->send('POST', "/jobs/{$job->id}/trials/conclusion", ['x' => 1]), 409, 'trials', 'change one setting');
         $this->add($job, ['speed' => '60', 'retraction' => '6,5'], 2)->assertJsonPath('trials.1.changed', ['retraction'])->assertJsonPath('trials.1.settings.retraction', 6.5);
+        $this->add($job, ['speed' => '40', 'retraction' => '6.5'], 5)->assertJsonPath('matters', null)->assertJsonPath('verdict', 'watch');
+        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/trials/conclusion", ['x' => 2]), 409, 'trials', 'print both again');
+        $this->add($job, ['speed' => '60', 'retraction' => '6.5'], 2);
         $this->add($job, ['speed' => '40', 'retraction' => '6.5'], 5)->assertJsonPath('matters', 'speed')->assertJsonPath('verdict', 'ok')->assertJsonPath('concluded', null);
 
         $this->send('POST', "/jobs/{$job->id}/trials/conclusion")->assertOk();

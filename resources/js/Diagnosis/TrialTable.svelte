@@ -20,7 +20,8 @@
 {#if trials.trials.length === 0}
   <p class="max-w-prose text-quiet">
     Print a small piece that shows the trouble, rate it, change one setting, print it again. The table marks
-    what changed, warns when two things did, and names the setting that matters.
+    what changed, warns when two things did, and names the setting that matters once the better and the worse
+    one were printed again: one print against one may be chance.
   </p>
 {:else}
   <div class="overflow-x-auto">
