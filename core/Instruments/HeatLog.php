@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddBench\Instruments;
 
+use OddBench\Input\Contents;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
 
@@ -13,6 +14,9 @@ final class HeatLog
     private const MOST_BYTES = 16 * 1024 * 1024;
 
     private const LONGEST_LINE = 2000;
+
+    /** No time, temperature or power is larger. */
+    private const LARGEST = 1e9;
 
     private const STOPPED = '/thermal runaway|heating failed|system stopped|printer (halted|stopped)|kill\(\)|emergency stop/i';
 
@@ -43,20 +47,29 @@ final class HeatLog
     private static function csv(string $text, string $field): array
     {
         $samples = [];
-        foreach (preg_split('/\r\n|\r|\n/', trim($text)) ?: [] as $i => $line) {
+        $before = -INF;
+        $first = true;
+        foreach (Contents::text($text)->lines(self::LONGEST_LINE) as $i => $line) {
             if (trim($line) === '') {
                 continue;
             }
             $cells = self::cells($line);
-            if ($i === 0 && ! is_numeric($cells[0])) {
+            if ($first && ! is_numeric($cells[0])) {
+                $first = false;
+
                 continue;
             }
-            $line = $i + 1;
+            $first = false;
             if (count($cells) < 3 || count($cells) > 4) {
-                throw InputError::at($field, "Line {$line}: time_s, actual_c, target_c and perhaps power stand on each line, not ".count($cells).' values.');
+                throw InputError::at($field, "Line {$i}: time_s, actual_c, target_c and perhaps power stand on each line, not ".count($cells).' values.');
             }
-            $numbers = array_map(static fn (string $cell): float => is_numeric($cell) && is_finite((float) $cell) ? (float) $cell : throw InputError::at($field, "Line {$line}: “{$cell}” is no number."), $cells);
-            $samples[] = self::sample($samples, $numbers[0], $numbers[1], $numbers[2], $numbers[3] ?? null, $field, $line);
+            foreach ($cells as $cell) {
+                if (! is_numeric($cell) || abs((float) $cell) > self::LARGEST) {
+                    throw InputError::at($field, sprintf('Line %d: “%s” is no number of a log.', $i, mb_strcut(mb_scrub($cell), 0, 40)));
+                }
+            }
+            $samples[] = self::sample($before, (float) $cells[0], (float) $cells[1], (float) $cells[2], isset($cells[3]) ? (float) $cells[3] : null, $field, $i);
+            $before = (float) $cells[0];
         }
 
         return $samples;
@@ -66,8 +79,12 @@ final class HeatLog
     private static function cells(string $line): array
     {
         $separator = str_contains($line, "\t") ? "\t" : (str_contains($line, ';') ? ';' : ',');
+        $cells = explode($separator, $separator === ',' ? $line : str_replace(',', '.', $line));
+        foreach ($cells as $i => $cell) {
+            $cells[$i] = trim($cell);
+        }
 
-        return array_map(static fn (string $cell): string => $separator === ',' ? trim($cell) : str_replace(',', '.', trim($cell)), explode($separator, $line));
+        return $cells;
     }
 
     /** @return list<HeatSample> */
@@ -92,7 +109,7 @@ final class HeatLog
                 continue;
             }
             $given = preg_match('/(?:^|\s)'.preg_quote($power, '/').':\s*(-?\d+(?:\.\d+)?)/', $line, $of) === 1 ? (float) $of[1] : null;
-            $sample = self::sample($samples, count($samples) * $interval, (float) $found[1], (float) $found[2], $given, 'lines', $i + 1);
+            $sample = self::sample(-INF, count($samples) * $interval, (float) $found[1], (float) $found[2], $given, 'lines', $i + 1);
             $samples[] = $said === '' ? $sample : $sample->halted($said);
         }
         if ($samples === []) {
@@ -102,13 +119,13 @@ final class HeatLog
         return $samples;
     }
 
-    /** @param  list<HeatSample>  $before */
-    private static function sample(array $before, float $at, float $actual, float $target, ?float $power, string $field, int $line): HeatSample
+    /** @param  float  $before  when the sample before was taken, s */
+    private static function sample(float $before, float $at, float $actual, float $target, ?float $power, string $field, int $line): HeatSample
     {
         if ($actual < -60 || $actual > 600 || $target < 0 || $target > 600) {
             throw InputError::at($field, "Line {$line}: {$actual} of {$target} °C is no temperature of a heater here.");
         }
-        if ($before !== [] && $at <= $before[count($before) - 1]->at) {
+        if ($at <= $before) {
             throw InputError::at($field, "Line {$line}: the time does not run on.");
         }
 

@@ -18,6 +18,8 @@ final readonly class Swing
 
     private const FEWEST_CYCLES = 2;
 
+    private const MOST_CYCLES = 40;
+
     /** Periods of a swing that repeats agree within this share of their mean. */
     private const PERIODS_AGREE = 0.25;
 
@@ -65,7 +67,9 @@ final readonly class Swing
         if ($cycles < self::FEWEST_CYCLES) {
             throw InputError::at('csv', 'The log holds fewer than two whole cycles after the first one. Log at least three minutes of it swinging.');
         }
-        $crossings = array_slice($crossings, self::SETTLING);
+        // of a long log the last ones, when it has warmed through
+        $cycles = min($cycles, self::MOST_CYCLES);
+        $crossings = array_slice($crossings, -$cycles - 1);
         $periods = array_map(static fn (int $i): float => $crossings[$i + 1] - $crossings[$i], range(0, $cycles - 1));
         $mean = array_sum($periods) / $cycles;
         if (max($periods) - min($periods) > self::PERIODS_AGREE * $mean) {
@@ -75,7 +79,7 @@ final readonly class Swing
         if (count($within) < self::SAMPLES_A_PERIOD * $cycles) {
             throw InputError::at('csv', sprintf('There are only %d samples to a period; it takes %d at the least. Log more often.', intdiv(count($within), $cycles), self::SAMPLES_A_PERIOD));
         }
-        $on = self::on($within, $crossings, self::crossings($log, $target, $band, -1.0));
+        $on = self::on($within, $crossings, self::crossings($within, $target, $band, -1.0));
         if ($on < self::LEAST_ON || $on > 1 - self::LEAST_ON) {
             throw InputError::at('csv', sprintf('Its heater is on for %s of the time: too far from half to tell from. Give it %s power.', Said::percent($on), $on < 0.5 ? 'less' : 'more'));
         }
