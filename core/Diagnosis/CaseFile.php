@@ -8,6 +8,7 @@ use OddBench\Input\Fields;
 use OddBench\Input\InputError;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\Traits;
+use OddBench\Units\Quantity;
 
 /** One machine’s case: its traits, what was found and not found, and the ways and rates of the shop. */
 final readonly class CaseFile
@@ -57,10 +58,10 @@ final readonly class CaseFile
             hidden: self::known($fields->texts('hidden'), 'hidden', 'check', $knowledge->checks),
             ruledOut: self::known($fields->texts('ruled_out'), 'ruled_out', 'fault', $knowledge->faults),
             onShelf: self::known($fields->texts('on_shelf'), 'on_shelf', 'part class', $knowledge->partClasses),
-            benchMinute: $rates->numberOrNull('bench_minute', 0.01, 10_000) ?? 1.0,
+            benchMinute: $rates->numberOrNull('bench_minute', ...Quantity::BenchMinute->bounds()) ?? 1.0,
             partCosts: self::perClass($rates->map('parts'), 'rates.parts', 1e7, $knowledge),
             waiting: self::perClass($rates->map('waiting'), 'rates.waiting', 3650, $knowledge),
-            waitingDay: $rates->numberOrNull('waiting_day', 0, 1e6),
+            waitingDay: $rates->numberOrNull('waiting_day', ...Quantity::WaitingDay->bounds()),
         );
         $rates->done();
         $fields->done();
@@ -103,10 +104,10 @@ final readonly class CaseFile
     private static function history(array $given, Knowledge $knowledge): Rates
     {
         $fields = Fields::of($given, 'history');
-        $jobs = $fields->has('jobs') ? $fields->whole('jobs', 0, 10_000_000) : 0;
+        $jobs = $fields->has('jobs') ? $fields->whole('jobs', ...Quantity::Jobs->bounds()) : 0;
         $faults = self::counts($fields->map('faults'), 'history.faults', $jobs, $knowledge);
         $shop = Fields::of($fields->map('shop'), 'history.shop');
-        $shopJobs = $shop->has('jobs') ? $shop->whole('jobs', 0, 10_000_000) : 0;
+        $shopJobs = $shop->has('jobs') ? $shop->whole('jobs', ...Quantity::Jobs->bounds()) : 0;
         $shopFaults = self::counts($shop->map('faults'), 'history.shop.faults', $shopJobs, $knowledge);
         $exposed = self::counts($shop->map('exposed'), 'history.shop.exposed', $shopJobs, $knowledge);
         foreach ($exposed as $code => $of) {

@@ -7,6 +7,8 @@ namespace OddBench\Diagnosis;
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Input\JsonObject;
+use OddBench\Units\Quantity;
 
 /**
  * Trial prints: which settings changed from one to the next, what each change did, and the setting that matters.
@@ -19,6 +21,8 @@ use OddBench\Input\InputError;
 final readonly class Trials implements Computation
 {
     private const MOST = 200;
+
+    private const MOST_SETTINGS = 30;
 
     public function name(): string
     {
@@ -37,8 +41,8 @@ final readonly class Trials implements Computation
             'changes' => array_map(static fn (array $c): array => ['trial' => $c['trial'], 'changed' => $c['changed']], $judged->changes),
             'warnings' => $judged->warnings,
             'single_changes' => $judged->singleChanges,
-            'effects' => array_column($judged->effects, 'effect', 'setting'),
-            'interactions' => array_combine(array_map(static fn (array $i): string => implode(' × ', $i['settings']), $judged->interactions), array_column($judged->interactions, 'effect')),
+            'effects' => JsonObject::map(array_column($judged->effects, 'effect', 'setting')),
+            'interactions' => JsonObject::map(array_combine(array_map(static fn (array $i): string => implode(' × ', $i['settings']), $judged->interactions), array_column($judged->interactions, 'effect'))),
             'details' => $judged->effects,
             'not_told_apart' => self::notToldApart($judged),
             'matters' => $judged->matters,
@@ -91,11 +95,11 @@ final readonly class Trials implements Computation
         if ($settings === []) {
             throw InputError::at("trials.{$i}.settings", "trials.{$i}.settings is empty; say what was set.");
         }
-        $band = $of->has('band_mm') ? $of->numbers('band_mm', 0, 5000, 'mm') : null;
+        $band = $of->has('band_mm') ? $of->numbers('band_mm', ...Quantity::PrintHeight->bounds()) : null;
         if ($band !== null && (count($band) !== 2 || $band[0] >= $band[1])) {
             throw InputError::at("trials.{$i}.band_mm", "trials.{$i}.band_mm must be two heights, the lower one first.");
         }
-        $trial = new Trial($i + 1, $settings, $of->number('rating', -1e6, 1e6), $band === null ? null : [$band[0], $band[1]], $of->flag('stopped'));
+        $trial = new Trial($i + 1, $settings, $of->number('rating', ...Quantity::Rating->bounds()), $band === null ? null : [$band[0], $band[1]], $of->flag('stopped'));
         $of->done();
 
         return $trial;
@@ -107,6 +111,9 @@ final readonly class Trials implements Computation
      */
     private function settings(array $given, string $path): array
     {
+        if (count($given) > self::MOST_SETTINGS) {
+            throw InputError::at($path, sprintf('%s names %d settings; up to %d are looked at.', $path, count($given), self::MOST_SETTINGS));
+        }
         $settings = [];
         foreach ($given as $name => $value) {
             $settings[$name] = $this->value($value, "{$path}.{$name}");

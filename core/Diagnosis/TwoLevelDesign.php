@@ -8,19 +8,25 @@ namespace OddBench\Diagnosis;
  * Trials that vary several settings at once, each between two values, so evenly that every effect is the difference of
  * two means (Box, Hunter and Hunter, Statistics for Experimenters, 2nd ed., chapter 5).
  */
-final readonly class TwoLevelDesign
+final class TwoLevelDesign
 {
     private const SAME = 1e-9;
 
     /** More settings than this have too many sets to look at each. */
     private const ALL_SETS_OF = 5;
 
+    /** @var array<string, string> sets of settings => the signs of their contrast */
+    private array $keys = [];
+
+    /** @var array<string, list<non-empty-list<string>>> signs => the sets that have them */
+    private array $alike = [];
+
     /**
      * @param  array<string, array{float|string, float|string}>  $levels  setting => low, high
      * @param  list<array<string, int>>  $signs  by trial: setting => −1 or 1
      * @param  list<float>  $ratings
      */
-    private function __construct(public array $levels, private array $signs, private array $ratings)
+    private function __construct(public readonly array $levels, private readonly array $signs, private readonly array $ratings)
     {
     }
 
@@ -102,9 +108,13 @@ final readonly class TwoLevelDesign
      */
     public function aliases(array $settings): array
     {
-        $key = $this->key($settings);
+        if ($this->alike === []) {
+            foreach ($this->combinations() as $set) {
+                $this->alike[$this->key($set)][] = $set;
+            }
+        }
 
-        return array_values(array_filter($this->combinations(), fn (array $others): bool => $others !== $settings && $this->key($others) === $key));
+        return array_values(array_filter($this->alike[$this->key($settings)] ?? [], static fn (array $others): bool => $others !== $settings));
     }
 
     /**
@@ -131,6 +141,12 @@ final readonly class TwoLevelDesign
      * @param  non-empty-list<string>  $settings
      */
     private function key(array $settings): string
+    {
+        return $this->keys[implode("\0", $settings)] ??= $this->signature($settings);
+    }
+
+    /** @param  non-empty-list<string>  $settings */
+    private function signature(array $settings): string
     {
         $column = $this->column($settings);
 

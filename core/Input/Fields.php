@@ -10,6 +10,9 @@ namespace OddBench\Input;
  */
 final class Fields
 {
+    /** Lists longer than this are no input of a bench, unless somebody asks for more. */
+    private const MOST_ITEMS = 10_000;
+
     /** @var array<string, true> */
     private array $asked = [];
 
@@ -41,13 +44,13 @@ final class Fields
      *
      * @throws InputError when it is missing, no number, not finite or out of the range
      */
-    public function number(string $key, float $least, float $most, string $unit = ''): float
+    public function number(string $key, int|float $least, int|float $most, string $unit = ''): float
     {
         return $this->checkedNumber($this->name($key), $this->required($key), $least, $most, $unit);
     }
 
     /** @throws InputError as number(), but a missing value is null */
-    public function numberOrNull(string $key, float $least, float $most, string $unit = ''): ?float
+    public function numberOrNull(string $key, int|float $least, int|float $most, string $unit = ''): ?float
     {
         return $this->has($key) ? $this->number($key, $least, $most, $unit) : null;
     }
@@ -57,7 +60,7 @@ final class Fields
      *
      * @throws InputError as number()
      */
-    public function numberOrNone(string $key, float $least, float $most, string $unit = ''): float
+    public function numberOrNone(string $key, int|float $least, int|float $most, string $unit = ''): float
     {
         $value = $this->number($key, 0, $most, $unit);
         if ($value > 0 && $value < $least) {
@@ -68,7 +71,7 @@ final class Fields
     }
 
     /** @throws InputError when it is missing, no whole number or out of the range */
-    public function whole(string $key, int $least, int $most, string $unit = ''): int
+    public function whole(string $key, int|float $least, int|float $most, string $unit = ''): int
     {
         $value = $this->number($key, $least, $most, $unit);
         if ($value !== floor($value)) {
@@ -101,7 +104,7 @@ final class Fields
         }
         $value = $this->text($key);
         if (! in_array($value, $choices, true)) {
-            throw InputError::at($this->name($key), "{$this->name($key)} must be one of ".implode(', ', $choices).", not “{$value}”.");
+            throw InputError::at($this->name($key), "{$this->name($key)} must be one of ".implode(', ', $choices).', not “'.mb_strcut(mb_scrub($value), 0, 60).'”.');
         }
 
         return $value;
@@ -138,13 +141,13 @@ final class Fields
      *
      * @throws InputError when it is no list or holds something else
      */
-    public function texts(string $key): array
+    public function texts(string $key, int $most = self::MOST_ITEMS): array
     {
         if (! $this->has($key)) {
             return [];
         }
         $texts = [];
-        foreach ($this->listAt($key) as $i => $item) {
+        foreach ($this->listAt($key, $most) as $i => $item) {
             if (! is_string($item) || trim($item) === '') {
                 throw InputError::at("{$this->name($key)}.{$i}", "{$this->name($key)}.{$i} must be a text.");
             }
@@ -161,7 +164,7 @@ final class Fields
      *
      * @throws InputError when it is missing, empty or holds something else
      */
-    public function numbers(string $key, float $least, float $most, string $unit = ''): array
+    public function numbers(string $key, int|float $least, int|float $most, string $unit = ''): array
     {
         $this->required($key);
         $numbers = [];
@@ -192,10 +195,10 @@ final class Fields
      *
      * @throws InputError when it is no list of objects
      */
-    public function objects(string $key): array
+    public function objects(string $key, int $most = self::MOST_ITEMS): array
     {
         $objects = [];
-        foreach ($this->has($key) ? $this->listAt($key) : [] as $i => $item) {
+        foreach ($this->has($key) ? $this->listAt($key, $most) : [] as $i => $item) {
             if (! is_array($item) || ($item !== [] && array_is_list($item))) {
                 throw InputError::at("{$this->name($key)}.{$i}", "{$this->name($key)}.{$i} must be an object of names and values.");
             }
@@ -224,7 +227,7 @@ final class Fields
      *
      * @throws InputError when it is missing, empty or holds something else
      */
-    public function pairs(string $key, float $least, float $most, string $unit = ''): array
+    public function pairs(string $key, int|float $least, int|float $most, string $unit = ''): array
     {
         $this->required($key);
         $pairs = [];
@@ -266,11 +269,14 @@ final class Fields
     }
 
     /** @return list<mixed> */
-    private function listAt(string $key): array
+    private function listAt(string $key, int $most = self::MOST_ITEMS): array
     {
         $value = $this->values[$key];
         if (! is_array($value) || ! array_is_list($value)) {
             throw InputError::at($this->name($key), "{$this->name($key)} must be a list.");
+        }
+        if (count($value) > $most) {
+            throw InputError::at($this->name($key), sprintf('%s holds %d; up to %d are taken at once.', $this->name($key), count($value), $most));
         }
 
         return $value;
@@ -285,7 +291,7 @@ final class Fields
         return $this->values[$key];
     }
 
-    private function checkedNumber(string $name, mixed $value, float $least, float $most, string $unit): float
+    private function checkedNumber(string $name, mixed $value, int|float $least, int|float $most, string $unit): float
     {
         if (! is_int($value) && ! is_float($value)) {
             throw InputError::at($name, "{$name} must be a number.");

@@ -9,8 +9,15 @@ use DomainException;
 /** A value that cannot be used: names the field, says what is wrong and what would do. */
 final class InputError extends DomainException
 {
-    private function __construct(public readonly string $field, string $message)
+    /** So much of what was given is said back. */
+    private const SHOWN = 60;
+
+    public readonly string $field;
+
+    private function __construct(string $field, string $message)
     {
+        // a name of a thousand letters helps nobody
+        $this->field = mb_strcut(mb_scrub($field), 0, 4 * self::SHOWN);
         parent::__construct($message);
     }
 
@@ -23,6 +30,7 @@ final class InputError extends DomainException
     public static function unknown(string $field, string $what, string $given, array $known): self
     {
         $nearest = Nearest::to($given, $known);
+        $given = mb_strcut(mb_scrub($given), 0, self::SHOWN);
 
         return new self($field, "There is no {$what} “{$given}”.".($nearest === null ? '' : " Did you mean “{$nearest}”?"));
     }

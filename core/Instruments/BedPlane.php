@@ -7,6 +7,7 @@ namespace OddBench\Instruments;
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Units\Quantity;
 
 /**
  * The least-squares plane z = a + bx + cy through measured heights, z positive where the bed is too high, and how far to
@@ -17,6 +18,8 @@ use OddBench\Input\InputError;
  */
 final readonly class BedPlane implements Computation
 {
+    private const MOST_SCREWS = 64;
+
     private const TILT_OK = 0.1;
 
     private const TILT_OUT = 0.25;
@@ -35,7 +38,7 @@ final readonly class BedPlane implements Computation
         $fields = Fields::of($input);
         $points = $this->points($fields);
         $screws = $this->screws($fields);
-        $pitch = $fields->number('pitch_mm', 0.2, 3, 'mm');
+        $pitch = $fields->number('pitch_mm', ...Quantity::ScrewPitch->bounds());
         $school = $fields->choice('school', ['mean-plane', 'one-corner-fixed'], $fields->has('reference') ? 'one-corner-fixed' : 'mean-plane');
         $reference = $fields->has('reference') ? $fields->text('reference') : null;
         $fields->done();
@@ -62,7 +65,7 @@ final readonly class BedPlane implements Computation
     {
         $points = [];
         foreach ($fields->objects('points') as $of) {
-            $points[] = [$of->number('x_mm', -1500, 1500, 'mm'), $of->number('y_mm', -1500, 1500, 'mm'), $of->number('z_mm', -20, 20, 'mm')];
+            $points[] = [$of->number('x_mm', ...Quantity::BedPosition->bounds()), $of->number('y_mm', ...Quantity::BedPosition->bounds()), $of->number('z_mm', ...Quantity::BedHeight->bounds())];
             $of->done();
         }
         if (count($points) < 3) {
@@ -76,12 +79,12 @@ final readonly class BedPlane implements Computation
     private function screws(Fields $fields): array
     {
         $screws = [];
-        foreach ($fields->objects('screws') as $i => $of) {
+        foreach ($fields->objects('screws', self::MOST_SCREWS) as $i => $of) {
             $name = $of->text('name');
             if (in_array($name, array_column($screws, 0), true)) {
                 throw InputError::at("screws.{$i}.name", "Two screws are called “{$name}”.");
             }
-            $screws[] = [$name, $of->number('x_mm', -1500, 1500, 'mm'), $of->number('y_mm', -1500, 1500, 'mm')];
+            $screws[] = [$name, $of->number('x_mm', ...Quantity::BedPosition->bounds()), $of->number('y_mm', ...Quantity::BedPosition->bounds())];
             $of->done();
         }
         if ($screws === []) {

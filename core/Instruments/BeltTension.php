@@ -7,6 +7,7 @@ namespace OddBench\Instruments;
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Units\Quantity;
 
 /**
  * Belt tension from the pitch of a plucked free span: T = 4·m·L²·f², the fundamental of a string (Mersenne 1636).
@@ -35,11 +36,11 @@ final readonly class BeltTension implements Computation
     public function compute(array $input): array
     {
         $fields = Fields::of($input);
-        $span = $fields->number('span_mm', 30, 1500, 'mm') / 1000;
-        $frequency = $fields->number('frequency_hz', 5, 1000, 'Hz');
+        $span = $fields->number('span_mm', ...Quantity::BeltSpan->bounds()) / 1000;
+        $frequency = $fields->number('frequency_hz', ...Quantity::PluckPitch->bounds());
         $mass = $this->mass($fields) / 1000;
         $minimum = $this->minimum($fields);
-        $reference = $fields->numberOrNull('reference_hz', 5, 1000, 'Hz');
+        $reference = $fields->numberOrNull('reference_hz', ...Quantity::PluckPitch->bounds());
         $fields->done();
         $tension = 4 * $mass * $span ** 2 * $frequency ** 2;
         $most = self::MOST_N_PER_MM * $mass * 1000 / self::MASS_G_PER_M_MM;
@@ -63,10 +64,10 @@ final readonly class BeltTension implements Computation
             throw InputError::at('belt', 'Give either belt (its width) or mass_g_per_m.');
         }
         if ($fields->has('mass_g_per_m')) {
-            return $fields->number('mass_g_per_m', 0.5, 200, 'g/m');
+            return $fields->number('mass_g_per_m', ...Quantity::BeltMass->bounds());
         }
         $belt = $fields->object('belt');
-        $mass = $belt->number('width_mm', 2, 50, 'mm') * ($belt->numberOrNull('mass_g_per_m_mm', 0.3, 10, 'g/m per mm') ?? self::MASS_G_PER_M_MM);
+        $mass = $belt->number('width_mm', ...Quantity::BeltWidth->bounds()) * ($belt->numberOrNull('mass_g_per_m_mm', ...Quantity::BeltMassPerWidth->bounds()) ?? self::MASS_G_PER_M_MM);
         $belt->done();
 
         return $mass;
@@ -74,9 +75,9 @@ final readonly class BeltTension implements Computation
 
     private function minimum(Fields $fields): ?float
     {
-        $moving = $fields->numberOrNull('moving_mass_kg', 0.01, 30, 'kg');
-        $acceleration = $fields->numberOrNull('acceleration_mm_s2', 50, 60_000, 'mm/s²');
-        $friction = $fields->numberOrNull('friction_n', 0, 200, 'N') ?? 0.0;
+        $moving = $fields->numberOrNull('moving_mass_kg', ...Quantity::MovingMass->bounds());
+        $acceleration = $fields->numberOrNull('acceleration_mm_s2', ...Quantity::Acceleration->bounds());
+        $friction = $fields->numberOrNull('friction_n', ...Quantity::Friction->bounds()) ?? 0.0;
         if (($moving === null) !== ($acceleration === null)) {
             throw InputError::at($moving === null ? 'moving_mass_kg' : 'acceleration_mm_s2', 'moving_mass_kg and acceleration_mm_s2 go together.');
         }

@@ -7,6 +7,7 @@ namespace OddBench\Instruments;
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Units\Quantity;
 
 /**
  * What a bad contact before a heater takes, from heating slower than it used to or from the voltage that arrives.
@@ -38,12 +39,12 @@ final readonly class ContactResistance implements Computation
     public function compute(array $input): array
     {
         $fields = Fields::of($input);
-        $element = $fields->number('resistance_ohm', 0.2, 1000, 'Ω');
-        $volts = $fields->number('volts', 3, 260, 'V');
+        $element = $fields->number('resistance_ohm', ...Quantity::ElementOhm->bounds());
+        $volts = $fields->number('volts', ...Quantity::SupplyVolts->bounds());
         $copper = $fields->choice('element', ['steady', 'copper'], 'steady') === 'copper';
-        $measuredAt = $fields->numberOrNull('measured_c', -40, 300, '°C') ?? Copper::REFERENCE_C;
+        $measuredAt = $fields->numberOrNull('measured_c', ...Quantity::ElementCelsius->bounds()) ?? Copper::REFERENCE_C;
         if ($fields->has('volts_at_load')) {
-            $element *= $copper ? Copper::ratio($measuredAt, $fields->numberOrNull('load_c', -40, 300, '°C') ?? $measuredAt) : 1.0;
+            $element *= $copper ? Copper::ratio($measuredAt, $fields->numberOrNull('load_c', ...Quantity::ElementCelsius->bounds()) ?? $measuredAt) : 1.0;
             [$contact, $note, $doubt] = [$this->fromDrop($fields, $element, $volts), '', false];
         } else {
             $times = HeatUpTimes::read($fields, $element, $volts, $copper ? $measuredAt : null);
@@ -75,7 +76,7 @@ final readonly class ContactResistance implements Computation
 
     private function fromDrop(Fields $fields, float $element, float $volts): float
     {
-        $arrives = $fields->number('volts_at_load', 0.5, 260, 'V');
+        $arrives = $fields->number('volts_at_load', ...Quantity::LoadVolts->bounds());
         if ($arrives > $volts) {
             throw InputError::at('volts_at_load', 'volts_at_load is above volts: measure both under load, at the supply and at the heater.');
         }

@@ -7,6 +7,7 @@ namespace OddBench\Instruments;
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Units\Quantity;
 
 /**
  * Which screw it is, and whether it may stand in for another. Heads of ISO 4762 (cylinder), ISO 7380 (button) and
@@ -25,13 +26,13 @@ final readonly class Fastener implements Computation
     public function compute(array $input): array
     {
         $fields = Fields::of($input);
-        $diameter = $this->nominal($fields->number('diameter_mm', 1.2, 13, 'mm'));
-        $measured = $fields->number('length_mm', 2, 120, 'mm');
+        $diameter = $this->nominal($fields->number('diameter_mm', ...Quantity::ThreadDiameter->bounds()));
+        $measured = $fields->number('length_mm', ...Quantity::ScrewLength->bounds());
         $head = $fields->has('head') ? $fields->choice('head', ['cylinder', 'button', 'countersunk']) : null;
         $replaces = $fields->has('replaces') ? $this->designated($fields->text('replaces')) : null;
         $into = $fields->has('into') ? $fields->choice('into', ['metal', 'plastic']) : null;
-        $engagement = $fields->numberOrNull('engagement_mm', 0, 120, 'mm');
-        $room = $fields->numberOrNull('room_mm', 0, 200, 'mm');
+        $engagement = $fields->numberOrNull('engagement_mm', ...Quantity::Engagement->bounds());
+        $room = $fields->numberOrNull('room_mm', ...Quantity::ScrewRoom->bounds());
         $fields->done();
         $length = ScrewLengths::made($measured, $diameter, $head);
         if ($engagement !== null && $engagement > ($replaces->lengthMm ?? $length)) {

@@ -7,6 +7,7 @@ namespace OddBench\Instruments;
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Units\Quantity;
 
 /**
  * Filament by length, mass, volume and cost; by its roundness; by the water it lost; or how to dry it. What is given
@@ -54,19 +55,19 @@ final readonly class Filament implements Computation
     /** @return array<string, mixed> */
     private function amounts(Fields $fields): array
     {
-        $density = $fields->number('density_g_cm3', 0.5, 8, 'g/cm³');
-        $area = M_PI * $fields->number('diameter_mm', 1, 3.5, 'mm') ** 2 / 4;
+        $density = $fields->number('density_g_cm3', ...Quantity::FilamentDensity->bounds());
+        $area = M_PI * $fields->number('diameter_mm', ...Quantity::FilamentDiameter->bounds()) ** 2 / 4;
         $given = array_values(array_filter(['length_m', 'mass_g', 'volume_cm3'], $fields->has(...)));
         if (count($given) !== 1) {
             throw InputError::at('length_m', 'Give exactly one of length_m, mass_g and volume_cm3; the others follow.');
         }
         // one metre of a cross-section of 1 mm² is 1 cm³
         $volume = match ($given[0]) {
-            'length_m' => $fields->number('length_m', 0.001, 20_000, 'm') * $area,
-            'mass_g' => $fields->number('mass_g', 0.001, 50_000, 'g') / $density,
-            default => $fields->number('volume_cm3', 0.001, 50_000, 'cm³'),
+            'length_m' => $fields->number('length_m', ...Quantity::FilamentLength->bounds()) * $area,
+            'mass_g' => $fields->number('mass_g', ...Quantity::FilamentMass->bounds()) / $density,
+            default => $fields->number('volume_cm3', ...Quantity::FilamentVolume->bounds()),
         };
-        $price = $fields->numberOrNull('price_per_kg', 0, 10_000);
+        $price = $fields->numberOrNull('price_per_kg', ...Quantity::PricePerKg->bounds());
 
         return ['length_m' => $volume / $area, 'mass_g' => $volume * $density, 'volume_cm3' => $volume] + ($price === null ? [] : ['cost' => $volume * $density / 1000 * $price]);
     }
@@ -74,8 +75,8 @@ final readonly class Filament implements Computation
     /** @return array<string, mixed> */
     private function roundness(Fields $fields): array
     {
-        $pairs = $fields->pairs('diameters_mm', 0.5, 4, 'mm');
-        $nominal = $fields->numberOrNull('diameter_mm', 1, 3.5, 'mm');
+        $pairs = $fields->pairs('diameters_mm', ...Quantity::MeasuredDiameter->bounds());
+        $nominal = $fields->numberOrNull('diameter_mm', ...Quantity::FilamentDiameter->bounds());
         $all = array_merge(...$pairs);
         $mean = array_sum($all) / count($all);
         $nominal ??= abs($mean - 2.85) < abs($mean - 1.75) ? 2.85 : 1.75;
@@ -98,8 +99,8 @@ final readonly class Filament implements Computation
     /** @return array<string, mixed> */
     private function water(Fields $fields): array
     {
-        $before = $fields->number('mass_before_g', 1, 20_000, 'g');
-        $after = $fields->number('mass_after_g', 1, 20_000, 'g');
+        $before = $fields->number('mass_before_g', ...Quantity::SpoolMass->bounds());
+        $after = $fields->number('mass_after_g', ...Quantity::SpoolMass->bounds());
         if ($after > $before) {
             throw InputError::at('mass_after_g', 'It got heavier by drying: weigh again, with the same spool and the scale at zero.');
         }

@@ -7,6 +7,7 @@ namespace OddBench\Instruments;
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Units\Quantity;
 
 /**
  * What a first layer takes and whether the gap is right. A laid line is a rectangle with half-round ends:
@@ -30,11 +31,11 @@ final readonly class FirstLayer implements Computation
     public function compute(array $input): array
     {
         $fields = Fields::of($input);
-        $nozzle = $fields->number('nozzle_mm', 0.1, 2, 'mm');
-        $layer = $fields->number('layer_mm', 0.04, 1.5, 'mm');
-        $width = $fields->number('line_width_mm', 0.1, 4, 'mm');
-        $filament = $fields->number('filament_mm', 1, 3.5, 'mm');
-        $measured = $fields->numberOrNull('measured_mm', 0.01, 3, 'mm');
+        $nozzle = $fields->number('nozzle_mm', ...Quantity::NozzleBore->bounds());
+        $layer = $fields->number('layer_mm', ...Quantity::LayerHeight->bounds());
+        $width = $fields->number('line_width_mm', ...Quantity::LineWidth->bounds());
+        $filament = $fields->number('filament_mm', ...Quantity::FilamentDiameter->bounds());
+        $measured = $fields->numberOrNull('measured_mm', ...Quantity::MeasuredLayer->bounds());
         $fields->done();
         if ($layer >= $width) {
             throw InputError::at('layer_mm', 'layer_mm must be below line_width_mm: a line that is higher than wide does not lie.');

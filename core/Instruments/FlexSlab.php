@@ -7,6 +7,7 @@ namespace OddBench\Instruments;
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Units\Quantity;
 
 /**
  * A cable test as G-code: a narrow slab laid so that one axis travels nearly its whole way, filled diagonally, so that
@@ -30,15 +31,15 @@ final readonly class FlexSlab implements Computation
     public function compute(array $input): array
     {
         $fields = Fields::of($input);
-        $bed = ['x' => $fields->number('bed_x_mm', 60, 1000, 'mm'), 'y' => $fields->number('bed_y_mm', 60, 1000, 'mm')];
+        $bed = ['x' => $fields->number('bed_x_mm', ...Quantity::SlabBed->bounds()), 'y' => $fields->number('bed_y_mm', ...Quantity::SlabBed->bounds())];
         $axis = $fields->choice('axis', ['x', 'y']);
-        $share = $fields->numberOrNull('share', 0.2, 0.98) ?? 0.9;
-        $length = $fields->numberOrNull('length_mm', 20, 1000, 'mm') ?? $share * $bed[$axis];
-        $width = $fields->numberOrNull('width_mm', 5, 100, 'mm') ?? 20.0;
-        $layers = $fields->has('layers_mm') ? $fields->numbers('layers_mm', 0.05, 0.6, 'mm') : [self::THICKNESS_MM / 2, self::THICKNESS_MM / 2];
-        $nozzle = $fields->numberOrNull('nozzle_c', 150, 300, '°C') ?? 210.0;
-        $heat = $fields->numberOrNull('bed_c', 0, 130, '°C') ?? 60.0;
-        $feed = $fields->numberOrNull('feed_mm_s', 5, 300, 'mm/s') ?? 60.0;
+        $share = $fields->numberOrNull('share', ...Quantity::SlabShare->bounds()) ?? 0.9;
+        $length = $fields->numberOrNull('length_mm', ...Quantity::SlabLength->bounds()) ?? $share * $bed[$axis];
+        $width = $fields->numberOrNull('width_mm', ...Quantity::SlabWidth->bounds()) ?? 20.0;
+        $layers = $fields->has('layers_mm') ? $fields->numbers('layers_mm', ...Quantity::SlabLayer->bounds()) : [self::THICKNESS_MM / 2, self::THICKNESS_MM / 2];
+        $nozzle = $fields->numberOrNull('nozzle_c', ...Quantity::SlabNozzleCelsius->bounds()) ?? 210.0;
+        $heat = $fields->numberOrNull('bed_c', ...Quantity::SlabBedCelsius->bounds()) ?? 60.0;
+        $feed = $fields->numberOrNull('feed_mm_s', ...Quantity::SlabFeed->bounds()) ?? 60.0;
         $middle = $fields->choice('origin', ['corner', 'middle'], 'corner') === 'middle';
         $fields->done();
         $other = $axis === 'x' ? 'y' : 'x';

@@ -8,6 +8,8 @@ use OddBench\Computation\Computation;
 use OddBench\Input\Contents;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Input\JsonObject;
+use OddBench\Units\Quantity;
 
 /**
  * What a G-code file does: where it goes, what it takes, how long, and what is wrong with it. Read as a stream: a file of
@@ -30,9 +32,9 @@ final readonly class Gcode implements Computation
     {
         $fields = Fields::of($input);
         $file = $fields->has('gcode') ? Contents::text($fields->text('gcode')) : $fields->contents('file');
-        $bed = ['X' => $fields->numberOrNull('bed_x_mm', 20, 2000, 'mm'), 'Y' => $fields->numberOrNull('bed_y_mm', 20, 2000, 'mm'), 'Z' => $fields->numberOrNull('bed_z_mm', 20, 2000, 'mm')];
+        $bed = ['X' => $fields->numberOrNull('bed_x_mm', ...Quantity::BuildSize->bounds()), 'Y' => $fields->numberOrNull('bed_y_mm', ...Quantity::BuildSize->bounds()), 'Z' => $fields->numberOrNull('bed_z_mm', ...Quantity::BuildSize->bounds())];
         $middle = $fields->choice('origin', ['corner', 'middle'], 'corner') === 'middle';
-        $reader = new GcodeReader($bed, $middle, $fields->numberOrNull('acceleration_mm_s2', 10, 60_000, 'mm/s²') ?? self::ACCELERATION, $fields->numberOrNull('junction_deviation_mm', 0.001, 1, 'mm') ?? self::JUNCTION_DEVIATION);
+        $reader = new GcodeReader($bed, $middle, $fields->numberOrNull('acceleration_mm_s2', ...Quantity::Acceleration->bounds()) ?? self::ACCELERATION, $fields->numberOrNull('junction_deviation_mm', ...Quantity::JunctionDeviation->bounds()) ?? self::JUNCTION_DEVIATION);
         $fields->done();
         $line = 0;
         $text = '';
@@ -55,15 +57,15 @@ final readonly class Gcode implements Computation
 
         return [
             'lines' => $line,
-            'extents' => self::named($extents),
-            'travel_extents' => self::named($reader->trace->moved),
+            'extents' => JsonObject::map(self::named($extents)),
+            'travel_extents' => JsonObject::map(self::named($reader->trace->moved)),
             'filament_mm' => $reader->trace->filament,
             'layers' => $reader->trace->layers(),
             'temperatures' => $reader->trace->temperatures,
             'estimated_s' => $reader->motion->seconds(),
-            'axis_share' => $this->shares($extents, $bed),
+            'axis_share' => JsonObject::map($this->shares($extents, $bed)),
             'problems' => $reader->problems->told,
-            'problem_counts' => $reader->problems->counts,
+            'problem_counts' => JsonObject::map($reader->problems->counts),
             'verdict' => $reader->problems->told === [] ? 'ok' : 'out',
             'because' => $reader->problems->told === [] ? 'Nothing is wrong with it.' : sprintf('Line %d: %s', $reader->problems->told[0]['line'], $reader->problems->told[0]['message']),
         ];

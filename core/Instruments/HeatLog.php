@@ -7,11 +7,14 @@ namespace OddBench\Instruments;
 use OddBench\Input\Contents;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Units\Quantity;
 
 /** Reads a temperature log: CSV `time_s,actual_c,target_c[,power]`, or the lines a RepRap-style firmware prints. */
 final class HeatLog
 {
     private const MOST_BYTES = 16 * 1024 * 1024;
+
+    private const MOST_LINES = 1_000_000;
 
     private const LONGEST_LINE = 2000;
 
@@ -90,13 +93,13 @@ final class HeatLog
     /** @return list<HeatSample> */
     private static function firmware(Fields $fields): array
     {
-        $interval = $fields->number('interval_s', 0.01, 60, 's');
+        $interval = $fields->number('interval_s', ...Quantity::LogInterval->bounds());
         $channel = $fields->choice('channel', ['T', 'B', 'T0', 'T1', 'T2', 'T3', 'C'], 'T');
         $quoted = preg_quote($channel, '/');
         $power = $channel === 'T' ? '@' : ($channel === 'B' ? 'B@' : '@'.substr($channel, 1));
         $samples = [];
         $said = '';
-        foreach ($fields->texts('lines') as $i => $line) {
+        foreach ($fields->texts('lines', self::MOST_LINES) as $i => $line) {
             if (strlen($line) > self::LONGEST_LINE) {
                 throw InputError::at("lines.{$i}", 'This line is longer than any a firmware prints.');
             }

@@ -6,6 +6,7 @@ namespace OddBench\Instruments;
 
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Units\Quantity;
 
 /**
  * The time a heater took when it was well and the time it takes today, and what in its contact explains the difference.
@@ -64,14 +65,14 @@ final readonly class HeatUpTimes
         $times = new self(
             $element,
             $volts,
-            $fields->number('baseline_s', 1, 20_000, 's'),
-            $fields->number('today_s', 1, 20_000, 's'),
-            $fields->numberOrNull('loss_w_per_k', 0, 100, 'W/K') ?? 0.0,
-            $fields->numberOrNull('heat_capacity_j_per_k', 0.5, 100_000, 'J/K'),
-            $fields->numberOrNull('rise_c', 1, 400, '°C'),
-            $fields->numberOrNull('target_c', 1, 450, '°C'),
-            $fields->numberOrNull('baseline_start_c', -40, 400, '°C'),
-            $fields->numberOrNull('start_c', -40, 400, '°C'),
+            $fields->number('baseline_s', ...Quantity::HeatUpTime->bounds()),
+            $fields->number('today_s', ...Quantity::HeatUpTime->bounds()),
+            $fields->numberOrNull('loss_w_per_k', ...Quantity::HeatLoss->bounds()) ?? 0.0,
+            $fields->numberOrNull('heat_capacity_j_per_k', ...Quantity::HeatCapacity->bounds()),
+            $fields->numberOrNull('rise_c', ...Quantity::HeatRise->bounds()),
+            $fields->numberOrNull('target_c', ...Quantity::HeatTarget->bounds()),
+            $fields->numberOrNull('baseline_start_c', ...Quantity::HeatUpStart->bounds()),
+            $fields->numberOrNull('start_c', ...Quantity::HeatUpStart->bounds()),
             $copperAt,
         );
         $times->check();

@@ -6,6 +6,7 @@ namespace OddBench\Instruments;
 
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
+use OddBench\Units\Quantity;
 
 /** A heater by its cold resistance: R = V²/P (Joule). Limits are common practice. */
 final readonly class Heater implements Computation
@@ -24,9 +25,9 @@ final readonly class Heater implements Computation
     public function compute(array $input): array
     {
         $fields = Fields::of($input);
-        $volts = $fields->number('volts', 3, 260, 'V');
-        $rated = $fields->number('rated_w', 2, 3000, 'W');
-        $measured = $fields->numberOrNull('measured_ohm', 0, 1e8, 'Ω');
+        $volts = $fields->number('volts', ...Quantity::SupplyVolts->bounds());
+        $rated = $fields->number('rated_w', ...Quantity::RatedWatts->bounds());
+        $measured = $fields->has('measured_ohm') ? $fields->numberOrNone('measured_ohm', ...Quantity::MeasuredOhm->bounds()) : null;
         $fields->done();
         $expected = $volts ** 2 / $rated;
         $result = ['expected_ohm' => $expected, 'current_a' => $rated / $volts];

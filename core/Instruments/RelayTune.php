@@ -6,6 +6,7 @@ namespace OddBench\Instruments;
 
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
+use OddBench\Units\Quantity;
 
 /**
  * Control constants from the oscillation under on-off control: Ku = 4d/(πa), a half of peak to peak, Tu the period
@@ -23,10 +24,10 @@ final readonly class RelayTune implements Computation
     public function compute(array $input): array
     {
         $fields = Fields::of($input);
-        $relay = $fields->number('relay_amplitude', 0.001, 1e5);
+        $relay = $fields->number('relay_amplitude', ...Quantity::RelayStep->bounds());
         $swing = $fields->has('amplitude_c') || $fields->has('period_s') ? null : Swing::of(HeatLog::read($fields));
-        $amplitude = $swing === null ? $fields->number('amplitude_c', 0.01, 100, '°C') : $swing->amplitude;
-        $period = $swing === null ? $fields->number('period_s', 0.1, 3600, 's') : $swing->period;
+        $amplitude = $swing === null ? $fields->number('amplitude_c', ...Quantity::SwingHeight->bounds()) : $swing->amplitude;
+        $period = $swing === null ? $fields->number('period_s', ...Quantity::SwingPeriod->bounds()) : $swing->period;
         $fields->done();
         $ku = 4 * $relay / (M_PI * $amplitude);
         $kp = 0.6 * $ku;

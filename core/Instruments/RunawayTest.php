@@ -7,6 +7,7 @@ namespace OddBench\Instruments;
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Units\Quantity;
 
 /**
  * Whether the firmware stops heating when a heater is cooled against its will (common practice). The clock starts when
@@ -26,10 +27,10 @@ final readonly class RunawayTest implements Computation
     {
         $fields = Fields::of($input);
         $log = HeatLog::read($fields);
-        $cooling = $fields->number('cooling_began_s', 0, 1e6, 's');
-        $period = $fields->number('period_s', 1, 600, 's');
-        $hysteresis = $fields->number('hysteresis_c', 0.5, 50, '°C');
-        $haltedAt = $fields->numberOrNull('halted_at_s', 0, 1e6, 's');
+        $cooling = $fields->number('cooling_began_s', ...Quantity::LogTime->bounds());
+        $period = $fields->number('period_s', ...Quantity::RunawayPeriod->bounds());
+        $hysteresis = $fields->number('hysteresis_c', ...Quantity::Hysteresis->bounds());
+        $haltedAt = $fields->numberOrNull('halted_at_s', ...Quantity::LogTime->bounds());
         $said = $fields->has('halted_said') ? $fields->text('halted_said') : '';
         $fields->done();
         if ($cooling >= $log[count($log) - 1]->at) {

@@ -6,6 +6,7 @@ namespace OddBench\Instruments;
 
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Units\Quantity;
 
 /**
  * How a temperature sensor’s resistance goes with temperature.
@@ -24,6 +25,11 @@ final readonly class SensorCurve
     /** Below 0 °C only. */
     private const C = -4.183e-12;
 
+    private const HOTTEST_C = 2000.0;
+
+    /** No sensor of any kind has less or more, Ω. */
+    private const OHMS = [1e-3, 1e12];
+
     public const LEAST_C = -200.0;
 
     public const MOST_C = 850.0;
@@ -38,9 +44,9 @@ final readonly class SensorCurve
     {
         $type = $model->choice('type', ['beta', 'steinhart-hart', 'rtd']);
         $of = match ($type) {
-            'beta' => ['r0' => $model->number('r0_ohm', 10, 1e7, 'Ω'), 't0' => $model->numberOrNull('t0_c', -50, 300, '°C') ?? 25.0, 'b' => $model->number('beta_k', 500, 10_000, 'K')],
-            'steinhart-hart' => ['a' => $model->number('a', -0.01, 0.01), 'b' => $model->number('b', 1e-6, 0.01), 'c' => $model->number('c', -1e-5, 1e-5)],
-            default => ['r0' => $model->numberOrNull('r0_ohm', 10, 10_000, 'Ω') ?? 100.0],
+            'beta' => ['r0' => $model->number('r0_ohm', ...Quantity::ThermistorOhm->bounds()), 't0' => $model->numberOrNull('t0_c', ...Quantity::SensorReference->bounds()) ?? 25.0, 'b' => $model->number('beta_k', ...Quantity::SensorBeta->bounds())],
+            'steinhart-hart' => ['a' => $model->number('a', ...Quantity::SteinhartA->bounds()), 'b' => $model->number('b', ...Quantity::SteinhartB->bounds()), 'c' => $model->number('c', ...Quantity::SteinhartC->bounds())],
+            default => ['r0' => $model->numberOrNull('r0_ohm', ...Quantity::RtdOhm->bounds()) ?? 100.0],
         };
         $model->done();
 
@@ -56,29 +62,37 @@ final readonly class SensorCurve
     /** @throws InputError where the model has no such temperature */
     public function ohms(float $celsius, string $field = 'temperature_c'): float
     {
-        return match ($this->type) {
+        $ohms = match ($this->type) {
             'beta' => $this->of['r0'] * exp($this->of['b'] * (1 / ($celsius + self::ZERO_K) - 1 / ($this->of['t0'] + self::ZERO_K))),
             'steinhart-hart' => exp($this->lnOhms(1 / ($celsius + self::ZERO_K), $field)),
             default => $this->of['r0'] * $this->ratio($celsius),
         };
+
+        return $ohms >= self::OHMS[0] && $ohms <= self::OHMS[1] ? $ohms : throw InputError::at($field, 'This model gives no resistance that a sensor could have at such a temperature.');
     }
 
     /** @throws InputError where the model has no such resistance */
     public function celsius(float $ohms, string $field = 'resistance_ohm'): float
     {
         $inverse = match ($this->type) {
-            'beta' => log($ohms / $this->of['r0']) / $this->of['b'] + 1 / ($this->of['t0'] + self::ZERO_K),
-            'steinhart-hart' => $this->of['a'] + $this->of['b'] * log($ohms) + $this->of['c'] * log($ohms) ** 3,
+            'beta' => self::ln($ohms / $this->of['r0']) / $this->of['b'] + 1 / ($this->of['t0'] + self::ZERO_K),
+            'steinhart-hart' => $this->of['a'] + $this->of['b'] * self::ln($ohms) + $this->of['c'] * self::ln($ohms) ** 3,
             default => null,
         };
         if ($inverse === null) {
             return $this->rtdCelsius($ohms / $this->of['r0'], $field);
         }
-        if ($inverse <= 0 || 1 / $inverse - self::ZERO_K > 2000) {
+        if (! is_finite($inverse) || $inverse <= 0 || 1 / $inverse - self::ZERO_K > self::HOTTEST_C) {
             throw InputError::at($field, 'This model gives no temperature for such a resistance.');
         }
 
         return 1 / $inverse - self::ZERO_K;
+    }
+
+    /** A resistance of nothing is colder than anything, or hotter: its logarithm has no end. */
+    private static function ln(float $x): float
+    {
+        return $x > 0 ? log($x) : -INF;
     }
 
     /** ln R of 1/T by Newton’s method; the curve is monotonic where it is used. */

@@ -6,6 +6,7 @@ namespace OddBench\Instruments;
 
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
+use OddBench\Units\Quantity;
 
 /**
  * Steps per millimetre of an axis or an extruder.
@@ -33,8 +34,8 @@ final readonly class Steps implements Computation
     {
         $fields = Fields::of($input);
         $result = match ($fields->choice('type', ['belt', 'screw', 'extruder'])) {
-            'belt' => $this->geometry($this->pulses($fields), $fields->number('pitch_mm', 0.5, 20, 'mm') * $fields->whole('teeth', 6, 200)),
-            'screw' => $this->geometry($this->pulses($fields), $fields->number('lead_mm', 0.2, 100, 'mm')),
+            'belt' => $this->geometry($this->pulses($fields), $fields->number('pitch_mm', ...Quantity::BeltPitch->bounds()) * $fields->whole('teeth', ...Quantity::PulleyTeeth->bounds())),
+            'screw' => $this->geometry($this->pulses($fields), $fields->number('lead_mm', ...Quantity::ScrewLead->bounds())),
             default => $this->extruder($fields),
         };
         $fields->done();
@@ -44,7 +45,7 @@ final readonly class Steps implements Computation
 
     private function pulses(Fields $fields): int
     {
-        return $fields->whole('motor_steps', 20, 1000) * $fields->whole('microsteps', 1, 256);
+        return $fields->whole('motor_steps', ...Quantity::MotorSteps->bounds()) * $fields->whole('microsteps', ...Quantity::Microsteps->bounds());
     }
 
     /** @return array<string, mixed> */
@@ -62,8 +63,8 @@ final readonly class Steps implements Computation
     /** @return array<string, mixed> */
     private function extruder(Fields $fields): array
     {
-        $current = $fields->number('current_steps_per_mm', 1, 20_000, 'steps/mm');
-        $asked = $fields->number('asked_mm', 5, 1000, 'mm');
+        $current = $fields->number('current_steps_per_mm', ...Quantity::StepsPerMm->bounds());
+        $asked = $fields->number('asked_mm', ...Quantity::FeedAsked->bounds());
         $got = $fields->numbers('got_mm', $asked * 0.05, $asked * 2, 'mm');
         $mean = array_sum($got) / count($got);
         $spread = 100 * (max($got) - min($got)) / $mean;

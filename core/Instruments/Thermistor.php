@@ -7,6 +7,7 @@ namespace OddBench\Instruments;
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Units\Quantity;
 
 /** A temperature sensor’s resistance to temperature or back, whether it is sound, and what the board will show. Limits are common practice. */
 final readonly class Thermistor implements Computation
@@ -33,8 +34,8 @@ final readonly class Thermistor implements Computation
             throw InputError::at('resistance_ohm', 'Give either resistance_ohm or temperature_c.');
         }
         $measured = $fields->has('resistance_ohm');
-        $ambient = $fields->numberOrNull('ambient_c', -30, 120, '°C');
-        $ohms = $measured ? $fields->number('resistance_ohm', 0, 1e9, 'Ω') : $curve->ohms($fields->number('temperature_c', SensorCurve::LEAST_C, SensorCurve::MOST_C, '°C'));
+        $ambient = $fields->numberOrNull('ambient_c', ...Quantity::RoomCelsius->bounds());
+        $ohms = $measured ? $fields->numberOrNone('resistance_ohm', ...Quantity::SensorOhm->bounds()) : $curve->ohms($fields->number('temperature_c', SensorCurve::LEAST_C, SensorCurve::MOST_C, '°C'));
         $adc = $fields->has('adc') ? $this->adc($fields->object('adc'), $curve, $ohms) : [];
         $fields->done();
         if (! $measured) {
@@ -74,8 +75,8 @@ final readonly class Thermistor implements Computation
      */
     private function adc(Fields $adc, SensorCurve $curve, float $ohms): array
     {
-        $full = 2 ** $adc->whole('bits', 8, 24) - 1;
-        $pullup = $adc->number('pullup_ohm', 10, 1e6, 'Ω');
+        $full = 2 ** $adc->whole('bits', ...Quantity::ConverterBits->bounds()) - 1;
+        $pullup = $adc->number('pullup_ohm', ...Quantity::PullUpOhm->bounds());
         $adc->done();
         $code = (int) round($full * $ohms / ($ohms + $pullup));
         try {

@@ -7,6 +7,7 @@ namespace OddBench\Instruments;
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Units\Quantity;
 
 /**
  * What a pair of copper wires takes and how warm it gets: d = 0.127·92^((36 − n)/39) mm (ASTM B258), resistance of copper by
@@ -42,11 +43,11 @@ final readonly class Wire implements Computation
     {
         $fields = Fields::of($input);
         $area = $this->area($fields);
-        $length = $fields->number('length_m', 0.01, 100, 'm');
-        $amps = $fields->number('amps', 0.001, 200, 'A');
-        $volts = $fields->numberOrNull('volts', 1, 400, 'V');
-        $celsius = $fields->numberOrNull('conductor_c', -40, 200, '°C') ?? Copper::REFERENCE_C;
-        $air = $fields->numberOrNull('air_c', -40, 100, '°C') ?? self::AIR_C;
+        $length = $fields->number('length_m', ...Quantity::WireLength->bounds());
+        $amps = $fields->number('amps', ...Quantity::WireAmps->bounds());
+        $volts = $fields->numberOrNull('volts', ...Quantity::WireVolts->bounds());
+        $celsius = $fields->numberOrNull('conductor_c', ...Quantity::WireCelsius->bounds()) ?? Copper::REFERENCE_C;
+        $air = $fields->numberOrNull('air_c', ...Quantity::WireAir->bounds()) ?? self::AIR_C;
         $fields->done();
         $resistance = 2 * $length * Copper::OHM_MM2_PER_M / $area * Copper::at($celsius);
         $drop = $amps * $resistance;
@@ -69,9 +70,9 @@ final readonly class Wire implements Computation
             throw InputError::at('awg', 'Give either awg or area_mm2.');
         }
         if ($fields->has('area_mm2')) {
-            return $fields->number('area_mm2', 0.005, 120, 'mm²');
+            return $fields->number('area_mm2', ...Quantity::WireArea->bounds());
         }
-        $diameter = 0.127 * 92 ** ((36 - $fields->whole('awg', 0, 40)) / 39);
+        $diameter = 0.127 * 92 ** ((36 - $fields->whole('awg', ...Quantity::WireGauge->bounds())) / 39);
 
         return M_PI * $diameter ** 2 / 4;
     }

@@ -7,6 +7,7 @@ namespace OddBench\Repair;
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Units\Quantity;
 
 /**
  * Steps in, reassembly in reverse out; what came out against what went in (common practice).
@@ -24,7 +25,7 @@ final readonly class Teardown implements Computation
     public function compute(array $input): array
     {
         $fields = Fields::of($input);
-        $given = $fields->objects('steps');
+        $given = $fields->objects('steps', self::MOST_STEPS);
         if ($given === [] || count($given) > self::MOST_STEPS) {
             throw InputError::at('steps', $given === [] ? 'steps is empty; name at least one thing that came off.' : 'steps holds more than '.self::MOST_STEPS.' steps.');
         }
@@ -34,7 +35,7 @@ final readonly class Teardown implements Computation
         }
         $sequence = Sequence::of($steps);
         $back = [];
-        foreach ($fields->objects('done') as $i => $done) {
+        foreach ($fields->objects('done', self::MOST_STEPS) as $i => $done) {
             $back[] = $this->back($done, $sequence, "done.{$i}");
         }
         $fields->done();
@@ -74,14 +75,14 @@ final readonly class Teardown implements Computation
             if (isset($out[$size->name])) {
                 throw InputError::at("{$path}.fasteners.{$i}.size", "{$size->name} stands twice in this step; add the counts up.");
             }
-            $missing = $of->has('missing') ? $of->whole('missing', 0, 200) : 0;
+            $missing = $of->has('missing') ? $of->whole('missing', ...Quantity::FastenerCount->bounds()) : 0;
             $out[$size->name] = new FastenersOut(
                 $size,
                 $of->whole('count', $missing > 0 ? 0 : 1, 200),
                 $missing,
                 $of->has('into') ? $of->choice('into', ['metal', 'plastic']) : null,
-                $of->numberOrNull('engagement_mm', 0, 100, 'mm'),
-                $of->numberOrNull('room_mm', 0, 200, 'mm'),
+                $of->numberOrNull('engagement_mm', ...Quantity::Engagement->bounds()),
+                $of->numberOrNull('room_mm', ...Quantity::ScrewRoom->bounds()),
             );
             $of->done();
         }
@@ -96,7 +97,7 @@ final readonly class Teardown implements Computation
         $in = [];
         foreach ($fields->objects('fasteners') as $i => $of) {
             $size = $this->size($of, "{$path}.fasteners.{$i}.size")->name;
-            $in[$size] = ($in[$size] ?? 0) + $of->whole('count', 0, 200);
+            $in[$size] = ($in[$size] ?? 0) + $of->whole('count', ...Quantity::FastenerCount->bounds());
             $of->done();
         }
         $parts = [];

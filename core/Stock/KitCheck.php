@@ -7,6 +7,7 @@ namespace OddBench\Stock;
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Units\Quantity;
 
 /**
  * Whether a job can start with what is on the shelf: what is short, what substitutes, when it could start. As many as
@@ -33,7 +34,7 @@ final readonly class KitCheck implements Computation
             if (isset($kit[$part])) {
                 throw InputError::at("kit.{$i}.part", "“{$part}” stands twice in the kit; add the counts up.");
             }
-            $kit[$part] = $of->whole('count', 1, 1000);
+            $kit[$part] = $of->whole('count', ...Quantity::KitCount->bounds());
             $of->done();
         }
         $free = [];
@@ -44,7 +45,7 @@ final readonly class KitCheck implements Computation
             if (isset($free[$part])) {
                 throw InputError::at("stock.{$i}.part", "“{$part}” stands twice in the stock.");
             }
-            $free[$part] = $of->whole('free', 0, 1_000_000);
+            $free[$part] = $of->whole('free', ...Quantity::PartCount->bounds());
             $substitutes[$part] = $of->texts('substitutes');
             $due[$part] = $of->has('due') ? $this->day($of->text('due'), "stock.{$i}.due") : null;
             $of->done();

@@ -7,6 +7,7 @@ namespace OddBench\Stock;
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Units\Quantity;
 
 /**
  * When to order a part and how many packs of it: reorder point from the demand over the lead time, quantity by F. W. Harris
@@ -31,22 +32,22 @@ final readonly class Reorder implements Computation
     {
         $fields = Fields::of($input);
         $rate = $this->rate($fields);
-        $lead = $fields->numberOrNone('lead_time_weeks', 0.01, 104, 'weeks');
-        $leadSd = $fields->has('lead_time_sd_weeks') ? $fields->numberOrNone('lead_time_sd_weeks', 0.001, 104, 'weeks') : 0.0;
-        $review = $fields->has('review_weeks') ? $fields->numberOrNone('review_weeks', 0.01, 52, 'weeks') : 0.0;
+        $lead = $fields->numberOrNone('lead_time_weeks', ...Quantity::LeadTime->bounds());
+        $leadSd = $fields->has('lead_time_sd_weeks') ? $fields->numberOrNone('lead_time_sd_weeks', ...Quantity::LeadSpread->bounds()) : 0.0;
+        $review = $fields->has('review_weeks') ? $fields->numberOrNone('review_weeks', ...Quantity::ReviewTime->bounds()) : 0.0;
         if ($lead <= 0.0 && $leadSd > 0.0) {
             throw InputError::at('lead_time_sd_weeks', 'lead_time_weeks is 0 and lead_time_sd_weeks is not: what is there at once cannot be late. Say how long it takes on average.');
         }
-        $level = $fields->number('service_level', 0.5, 0.9999);
-        $pack = $fields->whole('pack_size', 1, 100_000);
-        $onHand = $fields->whole('on_hand', 0, 1_000_000);
-        $reserved = $fields->has('reserved') ? $fields->whole('reserved', 0, 1_000_000) : 0;
-        $onOrder = $fields->has('on_order') ? $fields->whole('on_order', 0, 1_000_000) : 0;
-        $planned = $fields->has('planned') ? $fields->whole('planned', 0, 1_000_000) : 0;
+        $level = $fields->number('service_level', ...Quantity::ServiceLevel->bounds());
+        $pack = $fields->whole('pack_size', ...Quantity::PackSize->bounds());
+        $onHand = $fields->whole('on_hand', ...Quantity::PartCount->bounds());
+        $reserved = $fields->has('reserved') ? $fields->whole('reserved', ...Quantity::PartCount->bounds()) : 0;
+        $onOrder = $fields->has('on_order') ? $fields->whole('on_order', ...Quantity::PartCount->bounds()) : 0;
+        $planned = $fields->has('planned') ? $fields->whole('planned', ...Quantity::PartCount->bounds()) : 0;
         $lot = $this->lot($fields, $rate->mean);
-        $shelfLife = $fields->numberOrNull('shelf_life_weeks', 1, 1040, 'weeks');
-        $money = $fields->numberOrNull('most_to_spend', 0, 1e9);
-        $cost = $fields->numberOrNull('unit_cost', 0, 1e7);
+        $shelfLife = $fields->numberOrNull('shelf_life_weeks', ...Quantity::ShelfLife->bounds());
+        $money = $fields->numberOrNull('most_to_spend', ...Quantity::MoneySpent->bounds());
+        $cost = $fields->numberOrNull('unit_cost', ...Quantity::UnitCost->bounds());
         $last = $fields->has('last_of_kind') ? $fields->text('last_of_kind') : null;
         $fields->done();
         if ($money !== null && $cost === null) {
@@ -86,14 +87,14 @@ final readonly class Reorder implements Computation
             throw InputError::at('history', 'Give either history, what was asked for in each week, or demand_per_week.');
         }
         if (! $fields->has('history')) {
-            return DemandRate::known($fields->numberOrNone('demand_per_week', 1e-6, 10_000));
+            return DemandRate::known($fields->numberOrNone('demand_per_week', ...Quantity::WeeklyDemand->bounds()));
         }
-        $history = $fields->numbers('history', 0, 100_000);
+        $history = $fields->numbers('history', ...Quantity::WeekDemand->bounds());
         if (count($history) > self::MOST_WEEKS) {
             throw InputError::at('history', sprintf('history holds %d weeks; up to %d are looked at.', count($history), self::MOST_WEEKS));
         }
 
-        return DemandRate::of($history, $fields->numberOrNull('smoothing', 0.01, 1) ?? DemandRate::SMOOTHING);
+        return DemandRate::of($history, $fields->numberOrNull('smoothing', ...Quantity::Smoothing->bounds()) ?? DemandRate::SMOOTHING);
     }
 
     /** What is asked for until an order that is thought of now is here: over the lead time and until it is looked at again. */
@@ -109,9 +110,9 @@ final readonly class Reorder implements Computation
     /** The lot that costs least a year, √(2·D·K/(h·c)); nothing when a figure is missing. */
     private function lot(Fields $fields, float $perWeek): ?float
     {
-        $order = $fields->numberOrNull('order_cost', 0, 1e7);
-        $holding = $fields->numberOrNull('holding_pct_year', 0.1, 200, '%');
-        $unit = $fields->numberOrNull('unit_cost', 0, 1e7);
+        $order = $fields->numberOrNull('order_cost', ...Quantity::UnitCost->bounds());
+        $holding = $fields->numberOrNull('holding_pct_year', ...Quantity::HoldingShare->bounds());
+        $unit = $fields->numberOrNull('unit_cost', ...Quantity::UnitCost->bounds());
 
         return $order === null || $holding === null || $unit === null || $unit <= 0 ? null : sqrt(2 * 52 * $perWeek * $order / ($holding / 100 * $unit));
     }
