@@ -299,7 +299,7 @@ final class Fields
         $value = (float) $value;
         $unit = $unit === '' ? '' : " {$unit}";
         if (! is_finite($value) || $value < $least || $value > $most) {
-            throw InputError::at($name, "{$name} must be from {$least} to {$most}{$unit}, not {$value}.");
+            throw InputError::at($name, "{$name} must be from {$least} to {$most}{$unit}, not ".(is_finite($value) ? "{$value}." : 'a number without end.'));
         }
 
         return $value;

@@ -10,7 +10,10 @@ namespace OddBench\Instruments;
  */
 final class Arc
 {
-    private const CHORD_MM = 1.0;
+    /** How far a chord may leave the arc, mm; and how far it may turn at its end, radians. */
+    private const SAGITTA_MM = 0.02;
+
+    private const TURN = M_PI / 15;
 
     private const MOST_CHORDS = 3600;
 
@@ -41,7 +44,7 @@ final class Arc
         } elseif (! $clockwise && $sweep <= 1e-9) {
             $sweep += 2 * M_PI;
         }
-        $pieces = min(self::MOST_CHORDS, max(8, (int) ceil($radius * abs($sweep) / self::CHORD_MM)));
+        $pieces = (int) min(self::MOST_CHORDS, max(2, ceil(abs($sweep) / self::TURN), ceil(abs($sweep) * sqrt($radius / (8 * self::SAGITTA_MM)))));
         $points = [];
         for ($n = 1; $n < $pieces; $n++) {
             $angle = $from + $sweep * $n / $pieces;

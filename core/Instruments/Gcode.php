@@ -23,6 +23,8 @@ final readonly class Gcode implements Computation
 
     private const LONGEST_LINE = 4096;
 
+    private const MOST_TEXT = 2 * 1024 * 1024;
+
     public function name(): string
     {
         return 'gcode';
@@ -31,7 +33,11 @@ final readonly class Gcode implements Computation
     public function compute(array $input): array
     {
         $fields = Fields::of($input);
-        $file = $fields->has('gcode') ? Contents::text($fields->text('gcode')) : $fields->contents('file');
+        $text = $fields->has('gcode') ? $fields->text('gcode') : '';
+        if (strlen($text) > self::MOST_TEXT) {
+            throw InputError::at('gcode', sprintf('gcode holds more than %d MB; a file of any size goes in by its name as file.', intdiv(self::MOST_TEXT, 1024 * 1024)));
+        }
+        $file = $text !== '' ? Contents::text($text) : $fields->contents('file');
         $bed = ['X' => $fields->numberOrNull('bed_x_mm', ...Quantity::BuildSize->bounds()), 'Y' => $fields->numberOrNull('bed_y_mm', ...Quantity::BuildSize->bounds()), 'Z' => $fields->numberOrNull('bed_z_mm', ...Quantity::BuildSize->bounds())];
         $middle = $fields->choice('origin', ['corner', 'middle'], 'corner') === 'middle';
         $reader = new GcodeReader($bed, $middle, $fields->numberOrNull('acceleration_mm_s2', ...Quantity::Acceleration->bounds()) ?? self::ACCELERATION, $fields->numberOrNull('junction_deviation_mm', ...Quantity::JunctionDeviation->bounds()) ?? self::JUNCTION_DEVIATION);
