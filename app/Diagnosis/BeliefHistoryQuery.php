@@ -29,7 +29,7 @@ final readonly class BeliefHistoryQuery
     {
         $events = $this->events($job);
         $network = Network::forMachine($this->knowledge, $case->traits, $case->rates);
-        $history = BeliefHistory::of($network, array_map(static fn (array $e): array => ['code' => $e['code'], 'present' => $e['present'], 'withdrawn' => $e['withdrawn']], $events));
+        $history = BeliefHistory::of($network, array_map(static fn (array $e): array => ['code' => $e['code'], 'present' => $e['present'], 'withdrawn' => $e['withdrawn']], $events), $case->weighsUntold ? $this->knowledge : null);
         $index = array_flip($network->faults);
         $faults = array_values(array_intersect_key($index, array_flip([...$inQuestion, ...$superseded])));
         $moves = [new MoveView(null, 'to begin with', false, false, null)];

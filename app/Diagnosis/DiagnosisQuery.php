@@ -63,6 +63,7 @@ final readonly class DiagnosisQuery
             'findings' => $findings,
             'history' => [...$this->counts->ofFamily($family), 'shop' => $this->counts->ofShop()],
             'school' => $school,
+            'untold' => 'weigh',
             'red_tag' => $job->machine->redTag !== null,
             'hidden' => array_values(array_filter(DB::table('hidden_checks')->where('job_id', $job->id)->pluck('code')->all(), fn (mixed $code): bool => is_string($code) && isset($this->knowledge->checks[$code]))),
             'on_shelf' => $parts['on_shelf'],

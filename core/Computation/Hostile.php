@@ -137,11 +137,11 @@ final readonly class Hostile
 
         return match ($random->getInt(0, 8)) {
             0 => substr($bytes, 0, $at),
-            1 => substr_replace($bytes, $random->getBytes($random->getInt(1, 40)), $at, $random->getInt(0, 40)),
+            1 => substr_replace($bytes, $random->getBytes(max(1, $random->getInt(1, 40))), $at, $random->getInt(0, 40)),
             2 => substr_replace($bytes, (string) self::number($random), $at, $random->getInt(0, 6)),
             3 => str_repeat($bytes, max(1, min(2000, intdiv(4_000_000, $length)))),
             4 => str_replace("\n", '', $bytes).str_repeat(substr($bytes, 0, 100), 5000),
-            5 => $random->getBytes($random->getInt(0, 5000)),
+            5 => $random->getBytes(max(1, $random->getInt(1, 5000))),
             6 => (string) preg_replace_callback('/\d+/', static fn (array $m): string => $random->getInt(0, 20) === 0 ? (string) self::number($random) : $m[0], $bytes),
             7 => strrev($bytes),
             default => $bytes."\n".self::TEXTS[$random->getInt(0, count(self::TEXTS) - 1)],

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddBench\Diagnosis;
 
+use OddBench\Knowledge\Knowledge;
+
 /** How belief moved: what was thought of each fault after each finding was made or withdrawn. */
 final readonly class BeliefHistory
 {
@@ -16,8 +18,9 @@ final readonly class BeliefHistory
 
     /**
      * @param  list<array{code: string, present: bool, withdrawn: bool}>  $events  in the order they happened
+     * @param  Knowledge|null  $weighs  where what is not told yet is weighed, by what is usually told
      */
-    public static function of(Network $network, array $events): self
+    public static function of(Network $network, array $events, ?Knowledge $weighs = null): self
     {
         $known = [];
         $moves = [new Moved(null, false, false, Beliefs::of($network, [])->now()->faults)];
@@ -27,7 +30,7 @@ final readonly class BeliefHistory
             } else {
                 $known[$event['code']] = $event['present'];
             }
-            $moves[] = new Moved($event['code'], $event['present'], $event['withdrawn'], Beliefs::of($network, $known)->now()->faults);
+            $moves[] = new Moved($event['code'], $event['present'], $event['withdrawn'], Beliefs::of($weighs === null ? $network : Untold::weigh($network, $weighs, $known), $known)->now()->faults);
         }
 
         return new self($moves);

@@ -23,6 +23,7 @@ final readonly class CaseFile
      * @param  array<string, float>  $partCosts  part class => cost in the same unit
      * @param  array<string, float>  $waiting  part class => days until one is there, where none is on the shelf
      * @param  float|null  $waitingDay  what a day costs that a machine waits, in the same unit
+     * @param  bool  $weighsUntold  that its owner did not tell a thing is weak evidence against it
      */
     private function __construct(
         public Traits $traits,
@@ -37,6 +38,7 @@ final readonly class CaseFile
         public array $partCosts,
         public array $waiting,
         public ?float $waitingDay,
+        public bool $weighsUntold,
     ) {
     }
 
@@ -62,6 +64,7 @@ final readonly class CaseFile
             partCosts: self::perClass($rates->map('parts'), 'rates.parts', 1e7, $knowledge),
             waiting: self::perClass($rates->map('waiting'), 'rates.waiting', 3650, $knowledge),
             waitingDay: $rates->numberOrNull('waiting_day', ...Quantity::WaitingDay->bounds()),
+            weighsUntold: $fields->choice('untold', ['unknown', 'weigh'], 'unknown') === 'weigh',
         );
         $rates->done();
         $fields->done();
@@ -72,7 +75,7 @@ final readonly class CaseFile
     /** The same case looked at by the other school. */
     public function byTheOtherSchool(): self
     {
-        return new self($this->traits, $this->findings, $this->rates, ! $this->swapFirst, $this->redTag, $this->hidden, $this->ruledOut, $this->onShelf, $this->benchMinute, $this->partCosts, $this->waiting, $this->waitingDay);
+        return new self($this->traits, $this->findings, $this->rates, ! $this->swapFirst, $this->redTag, $this->hidden, $this->ruledOut, $this->onShelf, $this->benchMinute, $this->partCosts, $this->waiting, $this->waitingDay, $this->weighsUntold);
     }
 
     /**

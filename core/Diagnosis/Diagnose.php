@@ -79,7 +79,7 @@ final readonly class Diagnose implements Computation
         foreach ([...$beliefs->present, ...array_keys($beliefs->absent)] as $finding) {
             $without[$finding] = $beliefs->without([$finding]);
         }
-        $danger = DangerScreen::of($this->knowledge, $beliefs);
+        $danger = $this->danger($case, $beliefs);
         $explained = Explanation::of($beliefs, $this->circumstances($network));
         $inQuestion = InQuestion::of($this->knowledge, $beliefs);
         $redTag = $case->redTag || $danger->redTag;
@@ -109,7 +109,15 @@ final readonly class Diagnose implements Computation
 
     private function beliefs(CaseFile $case): Beliefs
     {
-        return Beliefs::of(Network::forMachine($this->knowledge, $case->traits, $case->rates, $case->ruledOut), $case->findings);
+        $network = Network::forMachine($this->knowledge, $case->traits, $case->rates, $case->ruledOut);
+
+        return Beliefs::of($case->weighsUntold ? Untold::weigh($network, $this->knowledge, $case->findings) : $network, $case->findings);
+    }
+
+    /** Whether it is dangerous: silence is no all-clear, so what is not told speaks for nothing here. */
+    private function danger(CaseFile $case, Beliefs $beliefs): DangerScreen
+    {
+        return DangerScreen::of($this->knowledge, $case->weighsUntold ? Beliefs::of(Network::forMachine($this->knowledge, $case->traits, $case->rates, $case->ruledOut), $case->findings) : $beliefs);
     }
 
     /**
@@ -139,7 +147,7 @@ final readonly class Diagnose implements Computation
             $suspects[] = new Suspect(
                 code: $code,
                 probability: $now[$i],
-                start: $network->priors[$i],
+                start: $network->starts[$i],
                 explains: array_map(static fn (int $f): string => $network->findings[$f], $linked[$i] ?? []),
                 for: $for,
                 against: $against,

@@ -22,6 +22,7 @@ final readonly class Network
      * @param  list<float>  $leaks  by finding
      * @param  list<array<int, float>>  $children  by fault: finding => strength
      * @param  list<list<int>>  $parents  by finding: faults
+     * @param  list<float>  $starts  priors before anything was weighed, by fault
      */
     private function __construct(
         public array $faults,
@@ -30,6 +31,7 @@ final readonly class Network
         public array $leaks,
         public array $children,
         public array $parents,
+        public array $starts,
     ) {
     }
 
@@ -39,8 +41,9 @@ final readonly class Network
      * @param  list<string>  $findings
      * @param  list<float>  $leaks
      * @param  list<array<int, float>>  $children  by fault: finding index => strength
+     * @param  list<float>|null  $starts  priors before anything was weighed, where that differs
      */
-    public static function of(array $faults, array $priors, array $findings, array $leaks, array $children): self
+    public static function of(array $faults, array $priors, array $findings, array $leaks, array $children, ?array $starts = null): self
     {
         $parents = array_fill(0, count($findings), []);
         foreach ($children as $fault => $shows) {
@@ -49,7 +52,7 @@ final readonly class Network
             }
         }
 
-        return new self($faults, $priors, $findings, $leaks, $children, $parents);
+        return new self($faults, $priors, $findings, $leaks, $children, $parents, $starts ?? $priors);
     }
 
     /**

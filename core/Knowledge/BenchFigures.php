@@ -14,6 +14,7 @@ final readonly class BenchFigures
      * @param  float  $redTagFrom  probability of a dangerous fault, 0 to 1, from which the machine is unplugged
      * @param  float  $waitingDay  minutes a day costs that a machine stands waiting for a part
      * @param  float  $waitingDays  days a part is on its way that nobody bought yet
+     * @param  array{float, list<string>}  $usuallyTold  probability that an owner tells a finding that is asked for at the counter or is of one of these groups
      * @param  float  $catalogueJobs  how many jobs of its own a shop must have seen to be believed as much as the catalogue
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class BenchFigures
         public float $catalogueJobs,
         public float $waitingDay = 0.0,
         public float $waitingDays = 0.0,
+        public array $usuallyTold = [0.0, []],
     ) {
     }
 

@@ -15,6 +15,7 @@ final readonly class Finding
      * @param  list<string>  $neverWith  findings that cannot be there together with it
      * @param  string|null  $absent  wording when it was looked for and is not there
      * @param  list<string>  $said  how customers say it
+     * @param  float  $told  probability, 0 to 1, that an owner tells it at the counter when it is there; 0 where owners do not see it
      */
     public function __construct(
         public string $code,
@@ -27,6 +28,7 @@ final readonly class Finding
         public ?string $absent,
         public array $neverWith = [],
         public array $said = [],
+        public float $told = 0.0,
     ) {
     }
 }

@@ -7,6 +7,9 @@ namespace OddBench\Knowledge;
 /** Makes Knowledge of decoded knowledge files; collects every mistake and refuses the lot when there is one. */
 final class KnowledgeReader
 {
+    /** @var array{float, list<string>} */
+    private array $usuallyTold = [0.0, []];
+
     /** @var list<Mistake> */
     private array $mistakes = [];
 
@@ -22,6 +25,9 @@ final class KnowledgeReader
     public static function read(array $files): Knowledge
     {
         $reader = new self;
+        // what owners usually tell is asked of every finding
+        $bench = $reader->bench($files);
+        $reader->usuallyTold = $bench->usuallyTold;
         $knowledge = new Knowledge(
             findings: $reader->each($files, 'findings.yaml', $reader->finding(...)),
             faults: $reader->byArea($files, 'faults', static fn (Entry $entry, string $area): Fault => FaultReader::read($entry, $area)),
@@ -32,7 +38,7 @@ final class KnowledgeReader
             subsystems: $reader->names($files, 'subsystems.yaml'),
             partClasses: $reader->names($files, 'parts.yaml'),
             hazards: $reader->names($files, 'hazards.yaml'),
-            bench: $reader->bench($files),
+            bench: $bench,
             places: $reader->each($files, 'places.yaml', static fn (Entry $e): Place => new Place($e->text('code'), $e->text('name'), $e->needs(), $e->codes('findings'))),
             settings: $reader->names($files, 'settings.yaml'),
             instruments: $reader->each($files, 'instruments.yaml', InstrumentSheetReader::read(...)),
@@ -97,6 +103,9 @@ final class KnowledgeReader
 
     private function finding(Entry $entry): Finding
     {
+        [$usually, $groups] = $this->usuallyTold;
+        $owners = $entry->yes('asked_at_book_in') || in_array($entry->text('group'), $groups, true);
+
         return new Finding(
             code: $entry->text('code'),
             name: $entry->text('name'),
@@ -108,6 +117,7 @@ final class KnowledgeReader
             absent: $entry->textOrNull('absent'),
             neverWith: $entry->codes('never_with'),
             said: $entry->codes('said'),
+            told: $entry->number('told', 0, 0.99, $owners ? $usually : 0.0),
         );
     }
 
@@ -201,6 +211,7 @@ final class KnowledgeReader
             catalogueJobs: $entry->number('catalogue_jobs', 1, 10_000),
             waitingDay: $entry->number('waiting_day_minutes', 0, 500),
             waitingDays: $entry->number('waiting_days', 0, 100),
+            usuallyTold: [$entry->number('usually_told', 0, 0.99, 0.4), $entry->codes('usually_told_of')],
         );
         array_push($this->mistakes, ...$entry->mistakes());
 

@@ -30,6 +30,7 @@ final readonly class Advised implements Way
             'traits' => $machine->traits,
             'findings' => $findings,
             'school' => $this->school,
+            'untold' => 'weigh',
             'hidden' => $done,
             'ruled_out' => array_values(array_unique([...$ruledOut, ...($machine->unheardOf ? $machine->truth : [])])),
             'on_shelf' => array_keys($this->knowledge->partClasses),

@@ -52,13 +52,14 @@ final readonly class JobTest
      * Whether the probabilities of the faults in question mean what they say, by what is told at the counter.
      *
      * @param  list<BrokenMachine>  $machines  with every fault they have
+     * @param  'weigh'|'unknown'  $untold
      */
-    public function calibration(array $machines): Calibration
+    public function calibration(array $machines, string $untold = 'weigh'): Calibration
     {
         $diagnose = new Diagnose($this->knowledge);
         $told = [];
         foreach ($machines as $machine) {
-            $case = CaseFile::read(['traits' => $machine->traits, 'findings' => $machine->answer($machine->told)], $this->knowledge);
+            $case = CaseFile::read(['traits' => $machine->traits, 'findings' => $machine->answer($machine->told), 'untold' => $untold], $this->knowledge);
             foreach ($diagnose->suspectsOf($case) as $suspect) {
                 if ($suspect->explains !== []) {
                     $told[] = [$suspect->probability, in_array($suspect->code, $machine->has, true)];

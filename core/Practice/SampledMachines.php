@@ -12,19 +12,11 @@ use Random\Randomizer;
 
 /**
  * Broken machines drawn from the network itself: a family, its faults at their rates, the findings each fault shows and
- * those that come from nothing. Its owner tells some of what can be told; a machine nobody would complain of is drawn
- * again. What has to be found are the faults that show something the owner told.
+ * those that come from nothing. Its owner tells each thing with the probability the knowledge says; a machine nobody would complain of is
+ * drawn again. What has to be found are the faults that show something the owner told.
  */
 final readonly class SampledMachines
 {
-    /** Kinds of finding an owner tells without opening or measuring anything. */
-    private const TELLABLE = ['Told or shown', 'First layer', 'Walls', 'Extrusion'];
-
-    /** An owner tells a thing that is there with this probability, and never more than so many. */
-    private const TELLS = 0.6;
-
-    private const TELLS_AT_MOST = 4;
-
     public function __construct(private Knowledge $knowledge, private Randomizer $random)
     {
     }
@@ -35,6 +27,24 @@ final readonly class SampledMachines
         $machines = [];
         while (count($machines) < $count) {
             $machine = $this->one(sprintf('sampled %d', count($machines) + 1));
+            if ($machine !== null && $machine->truth !== []) {
+                $machines[] = $machine;
+            }
+        }
+
+        return $machines;
+    }
+
+    /**
+     * As they come to a counter: also those whose complaint no known fault is behind.
+     *
+     * @return list<BrokenMachine>
+     */
+    public function drawTold(int $count): array
+    {
+        $machines = [];
+        while (count($machines) < $count) {
+            $machine = $this->one(sprintf('told %d', count($machines) + 1));
             if ($machine !== null) {
                 $machines[] = $machine;
             }
@@ -86,7 +96,7 @@ final readonly class SampledMachines
         $complaints = array_filter($told, fn (string $code): bool => ! $this->knowledge->findings[$code]->circumstance);
         $truth = array_values(array_unique(array_merge(...array_values(array_intersect_key($causes, array_flip($complaints))))));
 
-        return $truth === [] ? null : new BrokenMachine($name, $traits, $truth, $told, $shows, $has);
+        return $complaints === [] ? null : new BrokenMachine($name, $traits, $truth, $told, $shows, $has);
     }
 
     /**
@@ -95,16 +105,7 @@ final readonly class SampledMachines
      */
     private function told(array $shows): array
     {
-        $told = [];
-        foreach ($this->random->shuffleArray(array_keys($shows)) as $code) {
-            $finding = $this->knowledge->findings[$code];
-            $tellable = $finding->circumstance || $finding->askedAtBookIn || in_array($finding->group, self::TELLABLE, true);
-            if ($tellable && count($told) < self::TELLS_AT_MOST && $this->chance(self::TELLS)) {
-                $told[] = $code;
-            }
-        }
-
-        return $told;
+        return array_values(array_filter($this->random->shuffleArray(array_keys($shows)), fn (string $code): bool => $this->chance($this->knowledge->findings[$code]->told)));
     }
 
     private function chance(float $probability): bool
