@@ -27,6 +27,11 @@ final readonly class NextSteps
 
     private const GLANCE_SAVES = 2.0;
 
+    /** A mend less likely than this is a long shot; a look that saves so many minutes for each of its own can still show something. */
+    private const LONG_SHOT = 0.2;
+
+    private const STILL_SHOWS = 0.2;
+
     /** Probability that it is none of the faults in question. */
     private float $none;
 
@@ -137,6 +142,11 @@ final readonly class NextSteps
         $vain = $this->none * $this->loss->mend[(int) array_search($fault->code, $this->beliefs->network->faults, true)];
         $own = $own !== null && $own->minutes * $this->case->benchMinute < $vain ? $own : null;
         $glances = ! $this->settling->isBigGuess($fault, $this->probability($fault->code)) ? [] : array_filter($looks, fn (Step $s): bool => $s->minutes <= self::GLANCE && $s->savesPerMinute > self::GLANCE_SAVES * $this->case->benchMinute);
+
+        if ($this->none > $this->probability($fault->code) && $this->probability($fault->code) < self::LONG_SHOT) {
+            // rather none of them than this one: whatever can still show one is looked at before a second person is asked
+            $glances += array_filter($looks, fn (Step $s): bool => $s->savesPerMinute > self::STILL_SHOWS * $this->case->benchMinute);
+        }
 
         return [...array_values($glances), ...($own === null ? [] : [$own])];
     }

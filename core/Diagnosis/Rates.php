@@ -9,9 +9,11 @@ use OddBench\Knowledge\Fault;
 /**
  * How likely each fault is before anything was looked at: the catalogue’s rate, corrected by what this shop has seen.
  *
- * Gamma–Poisson: the catalogue counts as a number of jobs at its rate; the shop’s own jobs are added; the family is
- * corrected the same way, shrunk to the shop (Gelman and others, Bayesian Data Analysis, 3rd ed., 2.6). Rates are per
- * job on a machine that can have the fault: of a fault that some families cannot have, only the others’ jobs count.
+ * Gamma–Poisson in two levels (Gelman and others, Bayesian Data Analysis, 3rd ed., 2.6 and 5): the shop’s rate θ is
+ * Gamma(w·c, w) with the catalogue’s rate c counting as w jobs; a family’s rate is Gamma(w·θ, w). Jobs of the other families
+ * speak of θ, those of this family of its own rate and by it of θ: each job counts once. Where no shop is told of, the shop is
+ * taken to be the catalogue. Rates are per job on a machine that can have the fault: of a fault that some families cannot have,
+ * only the others’ jobs count.
  */
 final readonly class Rates
 {
@@ -19,6 +21,9 @@ final readonly class Rates
     private const MOST = 0.5;
 
     private const LEAST = 1e-6;
+
+    /** Gamma distributions mixed, at the most. */
+    private const MOST_TERMS = 200;
 
     /**
      * @param  array<string, int>  $familyFaults  fault code => jobs of this family in which it was confirmed
@@ -54,14 +59,66 @@ final readonly class Rates
     /** Probability that the fault is there on a machine that comes in, 0 to 1. */
     public function prior(Fault $fault): float
     {
-        $shop = $this->corrected1($fault->rate / 1000, $this->shopFaults[$fault->code] ?? 0, $this->shopExposed[$fault->code] ?? $this->shopJobs);
-        $family = $this->corrected1($shop, $this->familyFaults[$fault->code] ?? 0, $this->familyJobs);
+        $c = $fault->rate / 1000;
+        $own = $this->familyFaults[$fault->code] ?? 0;
+        $shop = $this->shopJobs === 0 ? $c : $this->shop(
+            $c,
+            max(0, ($this->shopFaults[$fault->code] ?? 0) - $own),
+            max(0, ($this->shopExposed[$fault->code] ?? $this->shopJobs) - $this->familyJobs),
+            $own,
+        );
+        $family = ($this->catalogueJobs * $shop + $own) / ($this->catalogueJobs + $this->familyJobs);
 
         return min(self::MOST, max(self::LEAST, $family));
     }
 
-    private function corrected1(float $rate, int $count, int $jobs): float
+    /**
+     * The mean of the shop’s rate after everything was seen. Given θ, this family’s k of n jobs are negative binomial with size
+     * wθ: Γ(wθ + k)/Γ(wθ)·(w/(w + n))^(wθ), a polynomial in θ times an exponential. So θ is a mixture of k + 1 Gamma
+     * distributions, whose weights come by multiplying out wθ·(wθ + 1)·…·(wθ + k − 1); all are positive, no digit is lost.
+     *
+     * @param  int  $others  of the other families’ jobs, those with the fault
+     */
+    private function shop(float $c, int $others, int $othersJobs, int $own): float
     {
-        return ($this->catalogueJobs * $rate + $count) / ($this->catalogueJobs + $jobs);
+        $w = $this->catalogueJobs;
+        $shape = $w * $c + $others;
+        $rate = $w + $othersJobs + $w * log(1 + $this->familyJobs / $w);
+        if ($own > self::MOST_TERMS) {
+            return $this->shopMode($shape, $rate, $own);
+        }
+        $weights = [1.0];
+        for ($i = 0; $i < $own; $i++) {
+            $next = array_fill(0, $i + 2, 0.0);
+            foreach ($weights as $j => $weight) {
+                $next[$j] += $i * $weight;
+                $next[$j + 1] += $w * $weight * ($shape + $j) / $rate;
+            }
+            $sum = array_sum($next);
+            $weights = array_map(static fn (float $x): float => $x / $sum, $next);
+        }
+        $mean = 0.0;
+        foreach ($weights as $j => $weight) {
+            $mean += $weight * ($shape + $j) / $rate;
+        }
+
+        return $mean / array_sum($weights);
+    }
+
+    /**
+     * Where the family has so many of its own that the shop hardly matters, the mode stands for the mean: the root of
+     * shape/θ − rate + w·(ψ(wθ + k) − ψ(wθ)), with ψ(x) ≈ ln x − 1/(2x).
+     */
+    private function shopMode(float $shape, float $rate, int $own): float
+    {
+        $w = $this->catalogueJobs;
+        $slope = static fn (float $theta): float => $shape / $theta - $rate + $w * (log(($w * $theta + $own) / ($w * $theta)) - 0.5 / ($w * $theta + $own) + 0.5 / ($w * $theta));
+        [$low, $high] = [1e-9, 10.0];
+        for ($i = 0; $i < 80; $i++) {
+            $middle = sqrt($low * $high);
+            [$low, $high] = $slope($middle) > 0 ? [$middle, $high] : [$low, $middle];
+        }
+
+        return sqrt($low * $high);
     }
 }
