@@ -14,7 +14,7 @@ use OddBench\Knowledge\Knowledge;
 final readonly class Advised implements Way
 {
     /** A mend less likely than this is no longer tried where it is likelier to be none of the suspects. */
-    private const LONG_SHOT = 0.2;
+    private const LONG_SHOT = 0.05;
 
     private Diagnose $diagnose;
 

@@ -13,7 +13,7 @@ final readonly class Bench
     private const MOST_MOVES = 200;
 
     /** @param  float  $proving  minutes each mend in vain costs besides its own: it is proved before anybody knows */
-    public function __construct(private Knowledge $knowledge, private float $proving = 0.0)
+    public function __construct(private Knowledge $knowledge, private float $proving = 0.0, private ?Way $second = null)
     {
     }
 
@@ -23,6 +23,7 @@ final readonly class Bench
         $minutes = $right = 0.0;
         $done = $ruledOut = $wrong = [];
         $left = array_flip($machine->truth);
+        $handed = false;
         for ($move = 0; $left !== [] && $move < self::MOST_MOVES; $move++) {
             $next = $way->next($machine, $findings, $done, $ruledOut);
             if ($next->checks !== []) {
@@ -44,11 +45,17 @@ final readonly class Bench
                 }
             } else {
                 $minutes += $this->knowledge->bench->comeback;
-                break;
+                if ($handed || $this->second === null) {
+                    $handed = true;
+                    break;
+                }
+                // a second person goes on, with what is known
+                $handed = true;
+                $way = $this->second;
             }
         }
 
-        return new Played($machine, $minutes, $right, $done, $wrong, $left === [], $this->grave($machine, $wrong));
+        return new Played($machine, $minutes, $right, $done, $wrong, $left === [], $this->grave($machine, $wrong), $handed);
     }
 
     /**

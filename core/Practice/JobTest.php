@@ -18,6 +18,9 @@ final readonly class JobTest
     /** Somebody with a checklist mends when a fault is this likely, “as good as shown”. */
     public const SURE = 0.8;
 
+    /** Nothing is so likely: without looks it goes by probability over minutes. */
+    private const NEVER = 2.0;
+
     /**
      * @param  list<string>  $checklist  check codes in a fixed order
      * @param  float  $proving  minutes each mend in vain costs besides its own
@@ -36,6 +39,7 @@ final readonly class JobTest
             'swap first' => new Advised($this->knowledge, 'swap-first'),
             'checklist' => new Listed($this->knowledge, $this->checklist, self::SURE),
             'checklist, mends at better than even' => new Listed($this->knowledge, $this->checklist, 0.5),
+            'mend the likeliest, no looks' => new Listed($this->knowledge, [], self::NEVER),
             'random order' => new Listed($this->knowledge, $random->shuffleArray(array_keys($this->knowledge->checks)), self::SURE),
         ];
     }
@@ -43,9 +47,18 @@ final readonly class JobTest
     /** @param  list<BrokenMachine>  $machines */
     public function play(array $machines, Way $way): Score
     {
-        $bench = new Bench($this->knowledge, $this->proving);
+        return Score::of($this->played($machines, $way));
+    }
 
-        return Score::of(array_map(static fn (BrokenMachine $machine): Played => $bench->play($machine, $way), $machines));
+    /**
+     * @param  list<BrokenMachine>  $machines
+     * @return list<Played>
+     */
+    public function played(array $machines, Way $way): array
+    {
+        $bench = new Bench($this->knowledge, $this->proving, new Listed($this->knowledge, $this->checklist, self::SURE));
+
+        return array_map(static fn (BrokenMachine $machine): Played => $bench->play($machine, $way), $machines);
     }
 
     /**

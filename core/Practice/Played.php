@@ -13,6 +13,7 @@ final readonly class Played
      * @param  list<string>  $looks  checks in the order they were done
      * @param  list<string>  $wrong  faults mended in vain
      * @param  list<string>  $gravelyWrong  those of them that are dangerous or for qualified people only, and that it has not got at all
+     * @param  bool  $handed  handed to a second person on the way
      */
     public function __construct(
         public BrokenMachine $machine,
@@ -22,6 +23,7 @@ final readonly class Played
         public array $wrong,
         public bool $settled,
         public array $gravelyWrong = [],
+        public bool $handed = false,
     ) {
     }
 }

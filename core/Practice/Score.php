@@ -17,6 +17,8 @@ final readonly class Score
         public float $looks,
         public float $inVain,
         public int $gravelyInVain,
+        public int $handed,
+        public ?float $spread = null,
     ) {
     }
 
@@ -36,7 +38,23 @@ final readonly class Score
             looks: array_sum(array_map(static fn (Played $p): int => count($p->looks), $played)) / $many,
             inVain: array_sum(array_map(static fn (Played $p): int => count($p->wrong), $played)) / $many,
             gravelyInVain: array_sum(array_map(static fn (Played $p): int => count($p->gravelyWrong), $played)),
+            handed: count(array_filter($played, static fn (Played $p): bool => $p->handed)),
         );
+    }
+
+    /**
+     * Several draws of machines taken together, with the standard deviation of their means.
+     *
+     * @param  list<list<Played>>  $draws
+     */
+    public static function ofDraws(array $draws): self
+    {
+        $all = self::of(array_merge([], ...$draws));
+        $means = array_map(static fn (array $played): float => self::of($played)->mean, $draws);
+        $middle = array_sum($means) / max(1, count($means));
+        $spread = count($means) < 2 ? null : sqrt(array_sum(array_map(static fn (float $m): float => ($m - $middle) ** 2, $means)) / (count($means) - 1));
+
+        return new self($all->machines, $all->settled, $all->median, $all->ninetieth, $all->mean, $all->looks, $all->inVain, $all->gravelyInVain, $all->handed, $spread);
     }
 
     /** @param  list<float>  $sorted */

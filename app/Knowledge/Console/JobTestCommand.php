@@ -21,7 +21,7 @@ final class JobTestCommand extends Command
 {
     private const LIST = 'checklist';
 
-    protected $signature = 'odd-bench:job-test {--machines=300 : machines drawn from the network} {--seed=300}
+    protected $signature = 'odd-bench:job-test {--machines=100 : machines of each draw from the network} {--seed=1 : of the first draw} {--seeds=10 : draws}
         {--prove=0 : minutes of proving charged for each mend in vain} {--calibrate=2000 : machines for the reliability table, 0 for none}
         {--best=300 : small trades on which the best possible way is worked out, 0 for none}';
 
@@ -33,12 +33,13 @@ final class JobTestCommand extends Command
         $practice = $files->practice();
         $seed = (int) $this->option('seed');
         $prove = (float) $this->option('prove');
-        $draw = static fn (int $many): array => (new SampledMachines($knowledge, new Randomizer(new Mt19937($seed))))->draw($many);
-        $sampled = $draw(max(1, (int) $this->option('machines')));
+        $seeds = range($seed, $seed + max(1, (int) $this->option('seeds')) - 1);
+        $draw = static fn (int $seed): SampledMachines => new SampledMachines($knowledge, new Randomizer(new Mt19937($seed)));
+        $sampled = array_map(fn (int $seed): array => $draw($seed)->draw(max(1, (int) $this->option('machines'))), $seeds);
         $written = array_map(static fn (Story $s) => $s->machine($knowledge->family($s->family)->traits), array_values($practice->stories));
         $test = new JobTest($knowledge, $practice->checklist, $prove);
-        foreach (['sampled from the network' => $sampled, 'sampled, with one fault in ten on nobody’s list' => SampledMachines::withUnheardOf($sampled), 'written' => $written] as $name => $machines) {
-            $this->played($name, $prove, $machines, array_map(static fn ($how) => $test->play($machines, $how), $test->ways(new Randomizer(new Mt19937($seed)))));
+        foreach (['sampled from the network' => $sampled, 'sampled, with one fault in ten on nobody’s list' => array_map(SampledMachines::withUnheardOf(...), $sampled), 'written' => [$written]] as $name => $draws) {
+            $this->played($name, $prove, $draws, array_map(static fn ($how) => Score::ofDraws(array_map(static fn (array $machines): array => $test->played($machines, $how), $draws)), $test->ways(new Randomizer(new Mt19937($seed)))));
         }
         if ((int) $this->option('best') > 0) {
             $trades = (int) $this->option('best');
@@ -46,7 +47,8 @@ final class JobTestCommand extends Command
             $this->line(sprintf('%d small random trades: %.2f bench minutes on average as advised, %.2f by the best possible way: %+.1f %%', $trades, $means['ours'], $means['best'], 100 * ($means['ours'] / max(0.01, $means['best']) - 1)));
         }
         if ((int) $this->option('calibrate') > 0) {
-            $this->reliability('Faults in question by what is told at the counter, sampled machines', $test->calibration($draw((int) $this->option('calibrate'))));
+            $this->reliability('Faults in question by what is told at the counter, sampled machines', $test->calibration($draw($seed)->drawTold((int) $this->option('calibrate'))));
+            $this->reliability('The same with what was not told taken as unknown', $test->calibration($draw($seed)->drawTold((int) $this->option('calibrate')), 'unknown'));
         }
         try {
             $own = $first->calibration();
@@ -59,18 +61,18 @@ final class JobTestCommand extends Command
     }
 
     /**
-     * @param  list<BrokenMachine>  $machines
+     * @param  list<list<BrokenMachine>>  $draws
      * @param  array<string, Score>  $rows  by way of working
      */
-    private function played(string $name, float $prove, array $machines, array $rows): void
+    private function played(string $name, float $prove, array $draws, array $rows): void
     {
         $charged = $prove > 0 ? sprintf(', %g minutes of proving charged for each mend in vain', $prove) : '';
-        $this->line(sprintf('%d machines, %s: bench minutes until what was wrong is settled%s', count($machines), $name, $charged));
+        $this->line(sprintf('%d machines%s, %s: bench minutes until what was wrong is settled%s', array_sum(array_map(count(...), $draws)), count($draws) > 1 ? sprintf(' in %d draws', count($draws)) : '', $name, $charged));
         $this->table(
-            ['way of working', 'median', '90th percentile', 'mean', 'looks', 'mends in vain', 'of danger, in all', 'settled', 'median against the checklist'],
+            ['way of working', 'mean', 'spread of the draws’ means', 'median', '90th percentile', 'looks', 'mends in vain', 'of danger, in all', 'handed over', 'settled', 'mean against the checklist'],
             array_map(static fn (string $way): array => [
-                $way, sprintf('%.1f', $rows[$way]->median), sprintf('%.1f', $rows[$way]->ninetieth), sprintf('%.1f', $rows[$way]->mean), sprintf('%.1f', $rows[$way]->looks),
-                sprintf('%.2f', $rows[$way]->inVain), "{$rows[$way]->gravelyInVain}", "{$rows[$way]->settled}", sprintf('%+.0f %%', 100 * ($rows[$way]->median / max(0.1, $rows[self::LIST]->median) - 1)),
+                $way, sprintf('%.1f', $rows[$way]->mean), $rows[$way]->spread === null ? '' : sprintf('± %.1f', $rows[$way]->spread), sprintf('%.1f', $rows[$way]->median), sprintf('%.1f', $rows[$way]->ninetieth), sprintf('%.1f', $rows[$way]->looks),
+                sprintf('%.2f', $rows[$way]->inVain), "{$rows[$way]->gravelyInVain}", "{$rows[$way]->handed}", "{$rows[$way]->settled}", sprintf('%+.0f %%', 100 * ($rows[$way]->mean / max(0.1, $rows[self::LIST]->mean) - 1)),
             ], array_keys($rows)),
         );
     }
