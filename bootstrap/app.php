@@ -40,6 +40,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         App\Proof\Console\MeasureRunCommand::class,
         App\Knowledge\Console\ComputeCommand::class,
         App\Knowledge\Console\FuzzCommand::class,
+        App\Knowledge\Console\AccuracyCommand::class,
         App\Knowledge\Console\KnowledgeCommand::class,
         App\Diagnosis\Console\RatesCommand::class,
         App\Knowledge\Console\JobTestCommand::class,

@@ -71,6 +71,14 @@ final readonly class Diagnose implements Computation
         return $this->suspects($this->beliefs($case), []);
     }
 
+    /** Probability that it is none of the faults in question. */
+    public function noneOf(CaseFile $case): float
+    {
+        $beliefs = $this->beliefs($case);
+
+        return $beliefs->present === [] ? 0.0 : InQuestion::none($beliefs, InQuestion::of($this->knowledge, $beliefs));
+    }
+
     public function judge(CaseFile $case): Diagnosis
     {
         $beliefs = $this->beliefs($case);

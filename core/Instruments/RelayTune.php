@@ -46,7 +46,17 @@ final readonly class RelayTune implements Computation
                 ['name' => 'SIMC', 'kp' => $ku / M_PI, 'ki' => $ku / M_PI / (2 * $period), 'kd' => 0.0, 'suits' => 'Suits a bed: slow and heavy, no derivative, so a noisy sensor does not shake the power.'],
             ],
             'recommended' => 'Tyreus–Luyben',
-            'because' => sprintf('It swings by ±%s °C every %s s%s. A heater is better off with Tyreus–Luyben, a bed with SIMC: Ziegler–Nichols overshoots. Tune at printing temperature, with the sock on.', Said::figure($amplitude), Said::figure($period), $swing === null ? '' : sprintf(', over %d whole cycles%s', $swing->cycles, abs($swing->on - 0.5) > 0.02 ? sprintf(', brought to half power from %s', Said::percent($swing->on)) : '')),
+            'because' => sprintf('It swings by ±%s °C every %s s%s. Ziegler–Nichols overshoots; a hot end is better off with Tyreus–Luyben (Kp %s, Ki %s, Kd %s), a bed with SIMC (Kp %s, Ki %s, no Kd). Tune at printing temperature, with the sock on.',
+                Said::figure($amplitude), Said::figure($period), $this->seen($swing), Said::figure($ku / 2.2), Said::figure($ku / 2.2 / (2.2 * $period)), Said::figure($ku / 2.2 * $period / 6.3), Said::figure($ku / M_PI), Said::figure($ku / M_PI / (2 * $period))),
         ];
+    }
+
+    private function seen(?Swing $swing): string
+    {
+        return match (true) {
+            $swing === null => '',
+            abs($swing->on - 0.5) <= 0.02 => sprintf(', over %d whole cycles', $swing->cycles),
+            default => sprintf(', over %d whole cycles, brought to half power from %s', $swing->cycles, Said::percent($swing->on)),
+        };
     }
 }

@@ -13,9 +13,6 @@ use OddBench\Knowledge\Knowledge;
  * stands there, or only a mend where it is likelier to be none of the suspects. */
 final readonly class Advised implements Way
 {
-    /** A mend less likely than this is no longer tried where it is likelier to be none of the suspects. */
-    private const LONG_SHOT = 0.05;
-
     private Diagnose $diagnose;
 
     /** @param  'measure-first'|'swap-first'  $school  with swap-first every part is on the shelf */
@@ -36,7 +33,7 @@ final readonly class Advised implements Way
             'on_shelf' => array_keys($this->knowledge->partClasses),
         ], $this->knowledge));
         $step = $diagnosis->next[0] ?? null;
-        if ($step === null || ($step->kind === 'mend' && $diagnosis->noneLeads() && $diagnosis->probability($step->code) < self::LONG_SHOT)) {
+        if ($step === null || ($step->kind === 'mend' && $diagnosis->noneLeads() && $diagnosis->probability($step->code) < Likeliest::LONG_SHOT)) {
             return Move::handOver();
         }
 

@@ -24,8 +24,9 @@ final readonly class JobTest
     /**
      * @param  list<string>  $checklist  check codes in a fixed order
      * @param  float  $proving  minutes each mend in vain costs besides its own
+     * @param  bool  $second  a machine that is handed over goes on by the checklist, besides the hour that costs
      */
-    public function __construct(private Knowledge $knowledge, private array $checklist, private float $proving = 0.0)
+    public function __construct(private Knowledge $knowledge, private array $checklist, private float $proving = 0.0, private bool $second = false)
     {
     }
 
@@ -56,7 +57,7 @@ final readonly class JobTest
      */
     public function played(array $machines, Way $way): array
     {
-        $bench = new Bench($this->knowledge, $this->proving, new Listed($this->knowledge, $this->checklist, self::SURE));
+        $bench = new Bench($this->knowledge, $this->proving, $this->second ? new Listed($this->knowledge, $this->checklist, self::SURE) : null);
 
         return array_map(static fn (BrokenMachine $machine): Played => $bench->play($machine, $way), $machines);
     }

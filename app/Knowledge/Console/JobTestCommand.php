@@ -23,6 +23,7 @@ final class JobTestCommand extends Command
 
     protected $signature = 'odd-bench:job-test {--machines=100 : machines of each draw from the network} {--seed=1 : of the first draw} {--seeds=10 : draws}
         {--prove=0 : minutes of proving charged for each mend in vain} {--calibrate=2000 : machines for the reliability table, 0 for none}
+        {--second : a machine that is handed over goes on by the checklist, besides the hour that costs}
         {--best=300 : small trades on which the best possible way is worked out, 0 for none}';
 
     protected $description = 'Play broken machines as advised, by a checklist and at random, and compare the bench minutes';
@@ -37,7 +38,7 @@ final class JobTestCommand extends Command
         $draw = static fn (int $seed): SampledMachines => new SampledMachines($knowledge, new Randomizer(new Mt19937($seed)));
         $sampled = array_map(fn (int $seed): array => $draw($seed)->draw(max(1, (int) $this->option('machines'))), $seeds);
         $written = array_map(static fn (Story $s) => $s->machine($knowledge->family($s->family)->traits), array_values($practice->stories));
-        $test = new JobTest($knowledge, $practice->checklist, $prove);
+        $test = new JobTest($knowledge, $practice->checklist, $prove, (bool) $this->option('second'));
         foreach (['sampled from the network' => $sampled, 'sampled, with one fault in ten on nobody’s list' => array_map(SampledMachines::withUnheardOf(...), $sampled), 'written' => [$written]] as $name => $draws) {
             $this->played($name, $prove, $draws, array_map(static fn ($how) => Score::ofDraws(array_map(static fn (array $machines): array => $test->played($machines, $how), $draws)), $test->ways(new Randomizer(new Mt19937($seed)))));
         }

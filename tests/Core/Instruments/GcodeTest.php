@@ -6,6 +6,7 @@ namespace Tests\Core\Instruments;
 
 use OddBench\Input\Contents;
 use OddBench\Input\InputError;
+use OddBench\Rig\PhasePlane;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Random\Engine\Mt19937;
 use Random\Randomizer;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Instruments;
 
 use OddBench\Instruments\Motion;
+use OddBench\Rig\PhasePlane;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;

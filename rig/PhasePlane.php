@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Instruments;
+namespace OddBench\Rig;
 
 /**
  * The time-optimal speed along a path found the slow way: on a grid of 0.02 mm the squared speed may grow by 2·a·ds forwards
