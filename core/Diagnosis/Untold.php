@@ -10,9 +10,9 @@ use OddBench\Knowledge\Knowledge;
  * What an owner does not tell. Of findings that owners usually tell when they are there, silence is weak evidence that they are
  * not: P(untold | present) = 1 − told, P(untold | absent) = 1 (virtual evidence, Pearl 1988, 2.2.2).
  *
- * At linear cost: each cause that shows a finding with strength s is told of with probability told·s, so silence multiplies its
- * odds by 1 − told·s; and of a finding nobody spoke of, what is left is shown with s(1 − told)/(1 − told·s). This is exact for
- * one cause of a finding and close for several. Once somebody looked, the look counts and the silence does not.
+ * At linear cost: a cause that makes the finding be there with probability q (its own strength and the leak) has its odds
+ * multiplied by (1 − told·q)/(1 − told·leak); and what nobody spoke of is there with q(1 − told)/(1 − told·q). This is exact for
+ * one cause of a finding beside its leak, and close for several. Once somebody looked, the look counts and the silence does not.
  */
 final class Untold
 {
@@ -40,8 +40,10 @@ final class Untold
         foreach ($network->children as $fault => $shows) {
             $weight = 1.0;
             foreach (array_intersect_key($told, $shows) as $finding => $share) {
-                $weight *= 1 - $share * $shows[$finding];
-                $shows[$finding] = self::left($shows[$finding], $share);
+                $leak = $network->leaks[$finding];
+                $there = 1 - (1 - $shows[$finding]) * (1 - $leak);
+                $weight *= (1 - $share * $there) / (1 - $share * $leak);
+                $shows[$finding] = 1 - (1 - self::left($there, $share)) / (1 - $leaks[$finding]);
             }
             $prior = $network->priors[$fault];
             $priors[] = $prior * $weight / (1 - $prior + $prior * $weight);
@@ -51,6 +53,7 @@ final class Untold
         return Network::of($network->faults, $priors, $network->findings, array_values($leaks), $children, $network->starts);
     }
 
+    /** What is left of a probability of being there when nobody spoke of it. */
     private static function left(float $strength, float $told): float
     {
         return $strength * (1 - $told) / (1 - $told * $strength);
