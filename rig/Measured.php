@@ -48,6 +48,23 @@ final readonly class Measured
     }
 
     /**
+     * Held, and then every axis is driven slowly to and fro while it holds.
+     *
+     * @param  'hotend'|'bed'  $heater
+     * @return list<string>
+     */
+    public function heldMoving(string $heater, float $target): array
+    {
+        $reached = $heater === 'bed' ? 500.0 : 150.0;
+        $commands = [[1.0, 'G28'], [2.0, ($heater === 'bed' ? 'M140 S' : 'M104 S').$target], [$reached, 'G1 X5 Y5 Z10 F3000']];
+        for ($i = 1; $i <= 8; $i++) {
+            $commands[] = [$reached + 20 * $i, $i % 2 === 1 ? 'G1 X215 Y215 F900' : 'G1 X5 Y5 F900'];
+        }
+
+        return $this->log($reached + 200, $commands);
+    }
+
+    /**
      * Held for a while and then cooled with air, a line each second.
      *
      * @param  'hotend'|'bed'  $heater

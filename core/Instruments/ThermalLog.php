@@ -38,11 +38,28 @@ final readonly class ThermalLog implements Computation
             $worst = $step->worseThan($worst) ? $step : $worst;
         }
 
-        return $worst->figures() + $worst->judged + [
+        return $worst->figures() + (self::stopped($log) ?? $worst->judged) + [
             'steps' => array_map(static fn (HeatStep $s): array => ['began_s' => $s->began()] + $s->figures() + $s->judged, $steps),
             'curve' => self::curve($log),
             'began_s' => $worst->began(),
         ];
+    }
+
+    /**
+     * A heater during whose log the firmware stopped is not well, however it held before.
+     *
+     * @param  non-empty-list<HeatSample>  $log
+     * @return array{verdict: string, because: string}|null
+     */
+    private static function stopped(array $log): ?array
+    {
+        foreach ($log as $sample) {
+            if ($sample->stopped) {
+                return ['verdict' => 'out', 'because' => sprintf('The firmware stopped at %s s: “%s”. Find out why before anything is heated again.', Said::figure($sample->at), mb_strcut(mb_scrub($sample->said), 0, 120))];
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -94,6 +111,10 @@ final readonly class ThermalLog implements Computation
             }
         }
 
-        return $steps === [] ? throw InputError::at('target_c', 'The log never asks for a temperature: its target is 0 throughout.') : $steps;
+        if ($steps === []) {
+            throw InputError::at('target_c', 'The log never asks for a temperature: its target is 0 throughout.'.($log[count($log) - 1]->stopped ? ' The firmware stopped: '.mb_strcut(mb_scrub($log[count($log) - 1]->said), 0, 120) : ''));
+        }
+
+        return $steps;
     }
 }

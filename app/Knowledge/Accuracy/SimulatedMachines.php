@@ -26,6 +26,8 @@ final readonly class SimulatedMachines
         'part-clog' => ['steps'],
         'belt-slack' => ['belt-tension'],
         'no-runaway-protection' => ['runaway-test'],
+        'thermistor-loose' => ['thermal-log, hot end, moving'],
+        'bed-wire-broken' => ['thermal-log, bed, moving'],
     ];
 
     /** @param  int  $seeds  machines of each kind */
@@ -96,6 +98,8 @@ final readonly class SimulatedMachines
             'thermistor' => $this->compute('thermistor', ['model' => self::MODEL, 'resistance_ohm' => round($measured->sensorOhm(), 1), 'ambient_c' => round($measured->roomC())]),
             'heater' => $this->compute('heater', ['volts' => 24, 'rated_w' => 40, 'measured_ohm' => round($measured->heaterOhm(), 1)]),
             'thermal-log, hot end' => $this->compute('thermal-log', ['lines' => $measured->heatUp('hotend', 200.0, 400.0), 'interval_s' => 1]),
+            'thermal-log, hot end, moving' => $this->compute('thermal-log', ['lines' => $measured->heldMoving('hotend', 200.0), 'interval_s' => 1]),
+            'thermal-log, bed, moving' => $this->compute('thermal-log', ['lines' => $measured->heldMoving('bed', 60.0), 'interval_s' => 1, 'channel' => 'B']),
             'runaway-test' => $this->compute('runaway-test', ['lines' => $measured->cooled('hotend', 200.0, 300.0, 480.0), 'interval_s' => 1, 'cooling_began_s' => 300, 'period_s' => 45, 'hysteresis_c' => 4]),
             'contact-resistance' => $this->compute('contact-resistance', [
                 'resistance_ohm' => 2.618, 'volts' => 24, 'baseline_s' => round((new Measured([], $seed))->bedSeconds(60.0) ?? 1.0), 'today_s' => round($measured->bedSeconds(60.0) ?? 20_000.0),

@@ -114,6 +114,15 @@ final class HeatTest extends InstrumentTestCase
         self::assertSame($verdict, $result['verdict'], is_string($result['because']) ? $result['because'] : '');
     }
 
+    public function test_a_log_in_which_the_firmware_stopped_is_never_ok(): void
+    {
+        $lines = array_map(static fn (int $t): string => sprintf('T:%.2f /200.0 @:60', $t < 40 ? 20 + 4.5 * $t : 200 + 0.1 * cos($t)), range(0, 160));
+        $held = fn (string ...$more): array => $this->compute('thermal-log', ['interval_s' => 1, 'lines' => [...$lines, ...$more]]);
+
+        self::assertSame(['ok', 'out'], [$held()['verdict'], $held('Error:MINTEMP triggered, system stopped!', 'T:-15.0 /0.0 @:0')['verdict']]);
+        self::assertStringContainsString('MINTEMP', $held('Error:MINTEMP triggered, system stopped!')['because']);
+    }
+
     public function test_a_log_too_coarse_to_see_a_swing_settles_nothing(): void
     {
         $csv = implode("\n", array_map(static fn (int $t): string => sprintf('%d,%.2f,200', $t, $t === 0 ? 20 : 200 + 0.1 * cos($t)), range(0, 150, 30)));
