@@ -99,7 +99,8 @@ final readonly class References
         }
     }
 
-    private function plucks(int $noise): Compared
+    /** How far a pitch is off, and how many are believed, at so many decibels of signal to noise. */
+    public function plucks(int $noise): Compared
     {
         $worst = 0.0;
         $believed = $cases = 0;

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Knowledge\Console;
 
+use App\Knowledge\Accuracy\References;
 use App\Knowledge\KnowledgeFiles;
 use Illuminate\Console\Command;
+use OddBench\Computation\Catalogue;
 use OddBench\Diagnosis\Beliefs;
 use OddBench\Diagnosis\Diagnose;
 use OddBench\Diagnosis\Network;
@@ -46,6 +48,12 @@ final class MeasureCommand extends Command
         $this->table(['whole diagnose with ranked next steps: findings', 'present', 'absent', 'median ms', 'slowest ms'], $rows);
         $this->line(sprintf('most memory: %.1f MB', memory_get_peak_usage() / 1e6));
         $this->gcode((float) $this->option('gcode-mb'));
+        $references = new References(Catalogue::of($knowledge), 1);
+        $this->table(['pluck-frequency: signal to noise', 'plucks', 'worst error'], array_map(static function (int $noise) use ($references): array {
+            $row = $references->plucks($noise);
+
+            return ["{$noise} dB", (string) $row->cases, $row->worst];
+        }, [20, 10, 5, 0, -5]));
 
         return self::SUCCESS;
     }
