@@ -44,6 +44,9 @@ final class HeatStep
 
     private readonly float $way;
 
+    /** It was watched long enough and never held: that it is in its band as the log ends is chance. */
+    private bool $neverHeld = false;
+
     /** @var array{verdict: string, because: string} */
     public readonly array $judged;
 
@@ -77,13 +80,14 @@ final class HeatStep
     /** @return array{target_c: float|null, rise_s: float|null, overshoot_c: float|null, settle_s: float|null, steady_mean_c: float|null, steady_sd_c: float|null, peak_to_peak_c: float|null} */
     public function figures(): array
     {
-        $steady = array_map(static fn (HeatSample $s): float => $s->actual, $this->settled === null && $this->held === null ? [] : array_slice($this->samples, $this->settled ?? (int) $this->held));
+        $from = $this->neverHeld ? null : $this->settled ?? $this->held;
+        $steady = array_map(static fn (HeatSample $s): float => $s->actual, $from === null ? [] : array_slice($this->samples, $from));
 
         return [
             'target_c' => $this->target,
             'rise_s' => $this->since($this->reached),
             'overshoot_c' => $this->reached === null ? null : $this->overshoot(),
-            'settle_s' => $this->since($this->settled),
+            'settle_s' => $this->neverHeld ? null : $this->since($this->settled),
             'steady_mean_c' => $steady === [] ? null : array_sum($steady) / count($steady),
             'steady_sd_c' => self::deviation($steady),
             'peak_to_peak_c' => $steady === [] ? null : max($steady) - min($steady),
@@ -148,7 +152,9 @@ final class HeatStep
         $watched = $ends - $this->samples[$this->reached]->at;
         $held = $this->held === null ? [] : array_slice($this->samples, $this->held);
         if ($held === [] || $ends - $held[0]->at < self::HOLD_S) {
-            return $watched < self::HOLD_S + self::BACK_OUT_S && ($this->overshoot() <= self::OVERSHOOT_OUT)
+            $this->neverHeld = $watched >= self::HOLD_S + self::BACK_OUT_S;
+
+            return ! $this->neverHeld && $this->overshoot() <= self::OVERSHOOT_OUT
                 ? self::verdict('inconclusive', sprintf('It reached %s °C, but the log shows no %s s of holding within 2 °C: log on for two minutes more.', Said::figure($this->target), Said::figure(self::HOLD_S)))
                 : self::verdict('out', $this->swings());
         }

@@ -39,7 +39,7 @@ test('a thermal log and a G-code file are dropped on the screen', async ({ page 
   await enterAs(page, 'Bo Lindqvist');
   await page.goto('/instruments/thermal-log');
   let csv = 'time_s,actual_c,target_c\n';
-  for (let t = 0; t <= 200; t++) csv += `${t},${t < 90 ? 20 + 2 * t : 200},200\n`;
+  for (let t = 0; t <= 200; t++) csv += `${t},${t < 90 ? 20 + 2 * t : 200 + (t % 3) / 10},200\n`;
   const drop = async (name: string, text: string): Promise<void> => {
     const files = await page.evaluateHandle(
       ([file, content]) => {

@@ -104,7 +104,8 @@
           <p class="text-quiet">
             Everyday rate <span class="fig">{percent(suspect.start)}</span> %{suspect.jobsHere > 0
               ? `; here: ${suspect.seenHere} of ${suspect.jobsHere} ${job.machine.familyName} jobs`
-              : ''}. The factors × are on the odds; they do not multiply.
+              : ''}. The factors × are on the odds; they do not multiply. What owners usually tell and nobody
+            told counts a little against, until somebody looks.
             {#if suspect.explainsBest}One of the faults that together explain most.{/if}
             {#if suspect.behind.length > 0}Behind it often: {suspect.behind
                 .map((b) => `${b.name} ${percent(b.probability)} %`)

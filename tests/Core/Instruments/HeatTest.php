@@ -123,6 +123,14 @@ final class HeatTest extends InstrumentTestCase
         self::assertStringContainsString('MINTEMP', $held('Error:MINTEMP triggered, system stopped!')['because']);
     }
 
+    public function test_a_swing_that_ends_in_the_band_has_not_settled(): void
+    {
+        $csv = implode("\n", array_map(static fn (int $t): string => sprintf('%d,%.3f,200', $t, $t < 40 ? 20 + 4.5 * $t : 200 + 5 * sin(2 * M_PI * ($t - 40) / 60)), range(0, 340)));
+        $result = $this->compute('thermal-log', ['csv' => $csv]);
+
+        self::assertSame(['out', null, null], [$result['verdict'], $result['settle_s'], $result['steady_mean_c']]);
+    }
+
     public function test_a_log_too_coarse_to_see_a_swing_settles_nothing(): void
     {
         $csv = implode("\n", array_map(static fn (int $t): string => sprintf('%d,%.2f,200', $t, $t === 0 ? 20 : 200 + 0.1 * cos($t)), range(0, 150, 30)));
