@@ -56,7 +56,7 @@ final readonly class BedPlane implements Computation
             'plane' => ['a_mm' => $plane->at(0, 0), 'b' => $plane->slopeX, 'c' => $plane->slopeY],
             'screws' => array_map(static fn (array $s): array => self::turn($s[0], $target - $plane->at($s[1], $s[2]), $pitch), $screws),
             'verdict' => $tilt > self::TILT_OUT || $warp > self::WARP_OUT ? 'out' : ($tilt > self::TILT_OK || $warp > self::WARP_OK ? 'watch' : 'ok'),
-            'because' => sprintf('The plane tilts by %s mm over the points, and the bed leaves it by %s mm. Screws take out the tilt, not the warp.', Said::figure($tilt), Said::figure($warp)),
+            'because' => sprintf('The plane tilts by %s mm over the points, and the bed leaves it by %s mm. Screws take out the tilt, not the warp.', Said::figure($tilt), Said::figure($warp)).(count($points) === 3 ? ' Any three points lie in a plane: they show no warp.' : ''),
         ];
     }
 

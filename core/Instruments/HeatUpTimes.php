@@ -35,6 +35,9 @@ final readonly class HeatUpTimes
     /** The baseline and what a told heat capacity makes of it may differ by this. */
     private const CAPACITY_OFF = 0.15;
 
+    /** A well heater has more left than this at the end of its rise, as a share of its power that may be lost. */
+    private const MOST_LOST = 0.9;
+
     private const INTERVALS = 200;
 
     private const HALVINGS = 200;
@@ -144,6 +147,9 @@ final readonly class HeatUpTimes
         $power = $this->volts ** 2 / $hottest;
         if ($this->loss * $this->rise >= $power) {
             throw InputError::at('loss_w_per_k', sprintf('With this loss %s W would never reach a rise of %s °C.', Said::figure($power), Said::figure($this->rise)));
+        }
+        if ($this->loss * $this->rise > self::MOST_LOST * $power) {
+            throw InputError::at('loss_w_per_k', sprintf('With this loss %s of the power are gone before a rise of %s °C: nearly any contact would explain any time. Measure the loss again, or take a smaller rise.', Said::percent($this->loss * $this->rise / $power), Said::figure($this->rise)));
         }
         $fitted = $this->loses() && $this->capacity !== null && $this->measuredAt === null ? $this->fittedCapacity() : null;
         if ($fitted !== null && abs((float) $this->capacity / $fitted - 1) > self::CAPACITY_OFF) {

@@ -8,7 +8,7 @@ use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Units\Quantity;
 
-/** A heater by its cold resistance: R = V²/P (Joule). Limits are common practice. */
+/** A heater by its cold resistance: R = V²/P (Joule); copper tracks gain 0.39 %/K (IEC 60028). Limits are common practice. */
 final readonly class Heater implements Computation
 {
     private const OPEN_FROM = 20.0;
@@ -28,9 +28,12 @@ final readonly class Heater implements Computation
         $volts = $fields->number('volts', ...Quantity::SupplyVolts->bounds());
         $rated = $fields->number('rated_w', ...Quantity::RatedWatts->bounds());
         $measured = $fields->has('measured_ohm') ? $fields->numberOrNone('measured_ohm', ...Quantity::MeasuredOhm->bounds()) : null;
+        $copper = $fields->choice('element', ['steady', 'copper'], 'steady') === 'copper';
+        $at = $fields->numberOrNull('measured_c', ...Quantity::ElementCelsius->bounds()) ?? Copper::REFERENCE_C;
         $fields->done();
-        $expected = $volts ** 2 / $rated;
-        $result = ['expected_ohm' => $expected, 'current_a' => $rated / $volts];
+        // what is rated is rated cold; a copper track measured warm has more
+        $expected = $volts ** 2 / $rated * ($copper ? Copper::ratio(Copper::REFERENCE_C, $at) : 1.0);
+        $result = ['expected_ohm' => $expected, 'current_a' => $volts / $expected];
         if ($measured === null) {
             return $result;
         }

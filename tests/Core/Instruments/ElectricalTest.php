@@ -40,6 +40,16 @@ final class ElectricalTest extends InstrumentTestCase
         self::assertEqualsWithDelta(100 * ($ohms / 14.4 - 1), $result['deviation_pct'], 1e-9);
     }
 
+    public function test_copper_tracks_measured_warm(): void
+    {
+        // 24 V 220 W is 2.618 Ω at 20 °C and 2.618 · (1 + 0.00393 · 60) = 3.2355 Ω at 80 °C
+        $at = fn (float $ohm, string $element): array => $this->compute('heater', ['volts' => 24, 'rated_w' => 220, 'measured_ohm' => $ohm, 'measured_c' => 80, 'element' => $element]);
+
+        self::assertEqualsWithDelta(3.2355, $at(3.2355, 'copper')['expected_ohm'], 1e-4);
+        self::assertSame(['ok', 'off-value'], [$at(3.2355, 'copper')['state'], $at(3.2355, 'steady')['state']]);
+        self::assertSame('off-value', $at(2.618, 'copper')['state'], 'cold ohms of a warm bed: part of it is shorted');
+    }
+
     public function test_a_bed_that_heats_a_quarter_slower_burns_its_plug(): void
     {
         // by hand: r = 2.618 (√1.25 − 1) = 0.3090 Ω, V²r/(R + r)² = 576 · 0.3090 / 2.9270² = 20.78 W
@@ -137,6 +147,8 @@ final class ElectricalTest extends InstrumentTestCase
 
     public function test_a_heat_capacity_that_contradicts_the_baseline_is_refused(): void
     {
+        // twice as slow, and a loss that leaves 2 % of the power: a contact of next to nothing would explain it
+        $this->assertRefused('contact-resistance', ['resistance_ohm' => 2.618, 'volts' => 24, 'baseline_s' => 240, 'today_s' => 480, 'loss_w_per_k' => 3.6, 'rise_c' => 60], 'loss_w_per_k');
         // twice as slow, and yet with 5 J/K no power at all would be needed: 0 Ω it was called
         $this->assertRefused('contact-resistance', ['resistance_ohm' => 2.618, 'volts' => 24, 'baseline_s' => 240, 'today_s' => 480, 'loss_w_per_k' => 1, 'rise_c' => 60, 'heat_capacity_j_per_k' => 5], 'heat_capacity_j_per_k');
     }
