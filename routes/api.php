@@ -49,16 +49,16 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
 
     Route::get('families/{family}/papers', [PaperController::class, 'index']);
     Route::post('families/{family}/papers', [PaperController::class, 'store']);
-    Route::delete('papers/{paper}', [PaperController::class, 'withdraw'])->whereNumber('paper');
-    Route::post('papers/{paper}/marks', [PaperController::class, 'mark'])->whereNumber('paper');
-    Route::delete('papers/{paper}/marks/{mark}', [PaperController::class, 'unmark'])->whereNumber(['paper', 'mark']);
+    Route::delete('papers/{paper}', [PaperController::class, 'withdraw']);
+    Route::post('papers/{paper}/marks', [PaperController::class, 'mark']);
+    Route::delete('papers/{paper}/marks/{mark}', [PaperController::class, 'unmark']);
 
     Route::get('guides', [GuideController::class, 'index']);
     Route::get('guides/{code}', [GuideController::class, 'show']);
 
     Route::get('parts', [ShelfController::class, 'index']);
     Route::post('parts', [ShelfController::class, 'store']);
-    Route::prefix('parts/{number}')->whereNumber('movement')->group(function (): void {
+    Route::prefix('parts/{number}')->group(function (): void {
         Route::get('', [PartController::class, 'show']);
         Route::patch('', [PartController::class, 'update']);
         Route::post('movements', [ShelfController::class, 'move']);
@@ -78,8 +78,8 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
     Route::post('donors/{tag}/parts', [ShelfController::class, 'salvage']);
     Route::get('stocktakes', [StocktakeController::class, 'index']);
     Route::post('stocktakes', [StocktakeController::class, 'start']);
-    Route::post('stocktakes/{stocktake}/end', [StocktakeController::class, 'end'])->whereNumber('stocktake');
-    Route::prefix('stocktakes/{stocktake}/bins/{bin}')->whereNumber('stocktake')->group(function (): void {
+    Route::post('stocktakes/{stocktake}/end', [StocktakeController::class, 'end']);
+    Route::prefix('stocktakes/{stocktake}/bins/{bin}')->group(function (): void {
         Route::get('', [StocktakeController::class, 'sheet']);
         Route::put('', [StocktakeController::class, 'open']);
         Route::post('counts', [StocktakeController::class, 'count']);
@@ -89,13 +89,13 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
     Route::post('spools', [SpoolController::class, 'store']);
     Route::post('spools/{code}/events', [SpoolController::class, 'event']);
     Route::get('stock-files', [StockFileController::class, 'index']);
-    Route::get('stock-files/{file}', [StockFileController::class, 'show'])->whereNumber('file');
-    Route::post('stock-files/{file}/apply', [StockFileController::class, 'apply'])->whereNumber('file');
+    Route::get('stock-files/{file}', [StockFileController::class, 'show']);
+    Route::post('stock-files/{file}/apply', [StockFileController::class, 'apply']);
     Route::post('stock-files/{kind}', [StockFileController::class, 'store']);
     Route::get('orders', [OrderController::class, 'index']);
     Route::post('orders', [OrderController::class, 'send']);
-    Route::post('orders/{order}/lines/{line}/receipts', [OrderController::class, 'receive'])->whereNumber(['order', 'line']);
-    Route::post('orders/{order}/close', [OrderController::class, 'close'])->whereNumber('order');
+    Route::post('orders/{order}/lines/{line}/receipts', [OrderController::class, 'receive']);
+    Route::post('orders/{order}/close', [OrderController::class, 'close']);
 
     // works something out and keeps nothing, so it needs no key
     Route::get('instruments', [InstrumentController::class, 'index']);
@@ -104,12 +104,12 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
     Route::post('instruments/{name}', [InstrumentController::class, 'compute'])->withoutMiddleware(OnceOnly::class);
 
     Route::get('look-lists', [LookListController::class, 'index']);
-    Route::get('look-lists/{list}', [LookListController::class, 'show'])->whereNumber('list');
-    Route::post('look-lists/{list}/looks', [LookListController::class, 'look'])->whereNumber('list');
-    Route::post('look-lists/{list}/end', [LookListController::class, 'close'])->whereNumber('list');
+    Route::get('look-lists/{list}', [LookListController::class, 'show']);
+    Route::post('look-lists/{list}/looks', [LookListController::class, 'look']);
+    Route::post('look-lists/{list}/end', [LookListController::class, 'close']);
 
     Route::post('jobs', [JobController::class, 'store']);
-    Route::prefix('jobs/{job}')->whereNumber(['job', 'finding', 'movement', 'trial', 'step', 'run', 'timer'])->group(function (): void {
+    Route::prefix('jobs/{job}')->group(function (): void {
         Route::get('', [JobController::class, 'show']);
         Route::patch('', [JobController::class, 'update']);
         Route::post('station', [JobController::class, 'move']);

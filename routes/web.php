@@ -22,17 +22,17 @@ Route::get('/health', function (): array {
 
 // Files: pictures and tables to keep elsewhere.
 Route::middleware('auth')->prefix('files')->group(function (): void {
-    Route::get('papers/{paper}', [PaperController::class, 'file'])->whereNumber('paper');
-    Route::get('photographs/{photograph}.jpg', [PhotographController::class, 'show'])->whereNumber('photograph');
-    Route::get('jobs/{job}/loom-slab.gcode', [PrintController::class, 'slab'])->whereNumber('job');
-    Route::get('jobs/{job}/{print}.gcode', [PrintController::class, 'print'])->whereNumber('job')->whereIn('print', array_column(ProofPrint::cases(), 'value'));
-    Route::get('jobs/{job}/sheet.pdf', [SheetController::class, 'ofJob'])->whereNumber('job');
-    Route::get('orders/{order}.csv', [OrderController::class, 'csv'])->whereNumber('order');
-    Route::get('orders/{order}.pdf', [OrderController::class, 'pdf'])->whereNumber('order');
+    Route::get('papers/{paper}', [PaperController::class, 'file']);
+    Route::get('photographs/{photograph}.jpg', [PhotographController::class, 'show']);
+    Route::get('jobs/{job}/loom-slab.gcode', [PrintController::class, 'slab']);
+    Route::get('jobs/{job}/{print}.gcode', [PrintController::class, 'print'])->whereIn('print', array_column(ProofPrint::cases(), 'value'));
+    Route::get('jobs/{job}/sheet.pdf', [SheetController::class, 'ofJob']);
+    Route::get('orders/{order}.csv', [OrderController::class, 'csv']);
+    Route::get('orders/{order}.pdf', [OrderController::class, 'pdf']);
     Route::get('parts/{number}.jpg', [PartController::class, 'picture']);
     Route::get('parts/{number}/file', [PartController::class, 'download']);
     Route::get('stock/{kind}.csv', [StockFileController::class, 'out']);
-    Route::get('jobs/{job}/trials.csv', [TrialController::class, 'csv'])->whereNumber('job');
+    Route::get('jobs/{job}/trials.csv', [TrialController::class, 'csv']);
 });
 
 // The page behind the code on a machine’s label: no login, and only what its owner may see.

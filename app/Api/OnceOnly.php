@@ -33,7 +33,7 @@ final class OnceOnly
         if (! is_string($key) || ! Str::isUuid($key)) {
             throw new HttpException(400, 'A write needs the header Idempotency-Key with a UUID, so that a retry changes nothing twice.');
         }
-        $print = sha1($request->method().' '.$request->path().' '.$request->getContent());
+        $print = sha1($request->method().' '.$request->path().'?'.$request->getQueryString().' '.$request->getContent());
         for ($try = 1; ; $try++) {
             try {
                 return $this->once($request, $next, $person, $key, $print);

@@ -21,6 +21,9 @@ use Throwable;
 /** An error as application/problem+json (RFC 9457), with the fields it is about. */
 final readonly class Problem
 {
+    /** SQLSTATE of a number that its column cannot hold. */
+    private const OUT_OF_RANGE = '22003';
+
     /**
      * @param  list<array{field: string, message: string}>  $errors
      * @param  array<string, int|string>  $headers
@@ -42,6 +45,7 @@ final readonly class Problem
             $e instanceof ModelNotFoundException => new self(404, 'That is not here. It may have been mistyped.'),
             $e instanceof NotFoundHttpException && $e->getPrevious() instanceof ModelNotFoundException => new self(404, 'That is not here. It may have been mistyped.'),
             $e instanceof HttpExceptionInterface => self::http($e),
+            $e instanceof PDOException && $e->getCode() === self::OUT_OF_RANGE => new self(404, 'That is not here: there is no such number.'),
             $e instanceof UniqueConstraintViolationException => new self(409, 'Somebody did the same at the same moment. Look at it again, then do what is still right.'),
             self::isAway($e) => new self(503, 'The database is away just now.', headers: ['Retry-After' => 2]),
             self::isFull($e) => new self(507, 'The disk of the server is full: nothing was changed. Make room, then do it again; what you typed is kept on this page.'),

@@ -13,12 +13,16 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 use OddBench\Shop\DiskRoom;
 
 final class ShopServiceProvider extends ServiceProvider
 {
+    /** Names in addresses that stand for a number. */
+    private const NUMBERS = ['job', 'finding', 'trial', 'step', 'run', 'timer', 'movement', 'order', 'line', 'stocktake', 'file', 'list', 'paper', 'mark', 'photograph'];
+
     public function register(): void
     {
         $this->app->bind(DiskRoom::class, static fn (): DiskRoom => new DiskRoom(max(0.0, (float) @disk_free_space(storage_path())), max(1.0, (float) @disk_total_space(storage_path()))));
@@ -26,6 +30,8 @@ final class ShopServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        // a number no table can hold is no address of anything here
+        Route::patterns(array_fill_keys(self::NUMBERS, '[0-9]{1,18}'));
         // whatever name or port the page is reached by
         Vite::createAssetPathsUsing(static fn (string $path): string => "/{$path}");
         Gate::policy(Job::class, JobPolicy::class);

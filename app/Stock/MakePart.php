@@ -50,7 +50,13 @@ final readonly class MakePart
         }
         $path = 'recipes/'.sha1($bytes).".{$kind}";
         KeptFile::put($path, $bytes, 'file', 'file');
-        $recipe->update(['file' => $path, 'file_name' => basename($name), ...($kind === 'gcode' ? $this->read($recipe, $bytes) : [])]);
+        $recipe->update(['file' => $path, 'file_name' => self::plainName($name), ...($kind === 'gcode' ? $this->read($recipe, $bytes) : [])]);
+    }
+
+    /** A name without the way to it, whatever system it comes from. */
+    public static function plainName(string $name): string
+    {
+        return basename(str_replace('\\', '/', $name));
     }
 
     public function made(Part $part, int $quantity, ?Spool $spool, ?string $note, Person $by): Movement

@@ -136,7 +136,7 @@ final readonly class PartController
             abort(404);
         }
 
-        return Storage::download($recipe->file, (string) $recipe->file_name);
+        return Storage::download($recipe->file, MakePart::plainName((string) $recipe->file_name));
     }
 
     public function made(string $number, MadeRequest $request, MakePart $make): PartPageView
