@@ -23,12 +23,13 @@ final readonly class FitPart
         if (! isset($positions[$position])) {
             throw InputError::unknown('position', 'position', $position, array_keys($positions));
         }
-        $this->end($machine, $position, $note, $movement);
+        $old = $this->end($machine, $position, $note, $movement);
         Fitting::query()->create([
             'machine_id' => $machine->id,
             'position' => $position,
             'part_id' => $movement->part_id,
             'movement_id' => $movement->id,
+            'replaces_id' => $old?->id,
             'fitted_at' => $movement->at,
             'fitted_hours' => $machine->hours,
             'job_id' => $movement->job_id,
@@ -45,20 +46,22 @@ final readonly class FitPart
         if ($fitting === null) {
             return;
         }
-        $before = Fitting::query()->where(['machine_id' => $machine->id, 'position' => $fitting->position, 'removed_at' => $fitting->fitted_at])->latest('id')->first();
+        $before = $fitting->replaces_id === null ? null : Fitting::query()->find($fitting->replaces_id);
         $fitting->delete();
         if ($before?->became === 'spare') {
             $this->salvage->undo($machine, $before, $movement);
         }
-        $before?->update(['removed_at' => null, 'removed_hours' => null, 'removed_by' => null, 'became' => null, 'grade' => null]);
+        $before?->update(['removed_at' => null, 'removed_hours' => null, 'removed_by' => null, 'ended_by' => null, 'became' => null, 'grade' => null]);
     }
 
-    private function end(Machine $machine, string $position, FitNote $note, Movement $movement): void
+    private function end(Machine $machine, string $position, FitNote $note, Movement $movement): ?Fitting
     {
-        $old = Fitting::query()->with('part')->where(['machine_id' => $machine->id, 'position' => $position])->whereNull('removed_at')->first();
-        $old?->update(['removed_at' => now(), 'removed_hours' => $machine->hours, 'removed_by' => $movement->person_id, 'became' => $note->oldBecame, 'grade' => $note->oldGrade]);
+        $old = Fitting::query()->with('part')->where(['machine_id' => $machine->id, 'position' => $position])->whereNull('removed_at')->latest('id')->first();
+        $old?->update(['removed_at' => now(), 'removed_hours' => $machine->hours, 'removed_by' => $movement->person_id, 'ended_by' => $movement->id, 'became' => $note->oldBecame, 'grade' => $note->oldGrade]);
         if ($old !== null && $note->oldBecame === 'spare') {
             $this->salvage->keep($machine, $old, $movement->job, $movement->person);
         }
+
+        return $old;
     }
 }

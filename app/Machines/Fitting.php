@@ -18,6 +18,8 @@ use Illuminate\Support\Carbon;
  * @property string $position
  * @property int|null $part_id
  * @property int|null $movement_id
+ * @property int|null $replaces_id  the fitting it took the place of
+ * @property int|null $ended_by  the movement that ended it; null where none did
  * @property Carbon $fitted_at
  * @property string|null $fitted_hours
  * @property Carbon|null $removed_at

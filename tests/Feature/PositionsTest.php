@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Intake\Job;
+use App\Machines\Fitting;
 use App\Machines\Machine;
 use App\Shop\Role;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 
 /** What sits where and why, rails that are turned once, warranty, service that comes round. */
@@ -31,6 +33,27 @@ final class PositionsTest extends BenchTestCase
         self::assertSame('kept as a spare, tested', $liner['earlier'][0]['became']);
         $this->assertRefused($this->use($again, ['oldBecame' => 'spare']), 422, 'oldGrade', 'tested or untested');
         $this->assertRefused($this->use($again, ['oldBecame' => 'scrap', 'oldGrade' => 'tested']), 422, 'oldGrade', 'Only a spare');
+    }
+
+    public function test_a_part_put_back_restores_what_it_replaced_across_the_edge_of_a_second(): void
+    {
+        $this->part(3);
+        $this->actingAs($this->person());
+        $job = $this->job(hours: 1000.0);
+        $this->atFix($job);
+        $this->use($job, ['oldBecame' => 'scrap'])->assertOk();
+        $first = (int) Fitting::query()->max('id');
+        $this->use($job, ['oldBecame' => 'scrap'])->assertOk();
+        $second = Fitting::query()->latest('id')->firstOrFail();
+        self::assertSame([$first, $second->movement_id], [$second->replaces_id, Fitting::query()->findOrFail($first)->ended_by]);
+        // two readings of the clock: the old one ended a second after the new one was fitted
+        DB::table('fittings')->where('id', $first)->update(['removed_at' => $second->fitted_at->addSecond()]);
+
+        $this->send('DELETE', "/jobs/{$job->id}/parts/{$second->movement_id}")->assertOk();
+
+        $restored = Fitting::query()->findOrFail($first);
+        self::assertSame([null, null, null], [$restored->removed_at, $restored->became, $restored->ended_by]);
+        self::assertNull(Fitting::query()->find($second->id));
     }
 
     public function test_a_rail_is_turned_once_and_then_no_more(): void
