@@ -54,8 +54,10 @@ final readonly class FitPart
         $before?->update(['removed_at' => null, 'removed_hours' => null, 'removed_by' => null, 'ended_by' => null, 'became' => null, 'grade' => null]);
     }
 
+    /** What sat there, ended. */
     private function end(Machine $machine, string $position, FitNote $note, Movement $movement): ?Fitting
     {
+        /** @var Fitting|null $old */
         $old = Fitting::query()->with('part')->where(['machine_id' => $machine->id, 'position' => $position])->whereNull('removed_at')->latest('id')->first();
         $old?->update(['removed_at' => now(), 'removed_hours' => $machine->hours, 'removed_by' => $movement->person_id, 'ended_by' => $movement->id, 'became' => $note->oldBecame, 'grade' => $note->oldGrade]);
         if ($old !== null && $note->oldBecame === 'spare') {

@@ -46,6 +46,9 @@ final readonly class ControlRun
             if ($job->machine->redTag()->exists()) {
                 throw Refused::because('redTag', 'The machine wears a red tag: nothing is run until it is off.');
             }
+            if (! isset($this->knowledge->families[$job->machine->family])) {
+                throw Refused::because('family', 'How far this machine can be driven is not known: its family is in no file. Nothing moves it; prove it by hand.');
+            }
             $this->refuseTaken($job, $host, $port, $address);
             $job->load(OwedQuery::NEEDS);
             $passed = $this->owed->passed($job);

@@ -20,7 +20,7 @@ final readonly class PrintController
     public function print(int $job, string $print): Response
     {
         $found = Job::query()->with('machine')->findOrFail($job);
-        $plan = StageProofs::plan([], $this->knowledge->families[$found->machine->family] ?? null, null);
+        $plan = StageProofs::plan([], $this->knowledge->family($found->machine->family), null);
 
         return $this->file("{$found->machine->tag}-{$print}", implode("\n", ProofPrint::from($print)->lines($plan->bed, $plan->hotendC, $plan->bedC, $plan->slots, true))."\n");
     }
@@ -28,8 +28,8 @@ final readonly class PrintController
     public function slab(int $job): Response
     {
         $found = Job::query()->with('machine')->findOrFail($job);
-        $plan = StageProofs::plan([], $this->knowledge->families[$found->machine->family] ?? null, null);
-        $slab = (new FlexSlab)->compute(['bed_x_mm' => $plan->bed->xMm, 'bed_y_mm' => $plan->bed->yMm, 'origin' => $plan->bed->round ? 'middle' : 'corner', 'axis' => 'y', 'nozzle_c' => $plan->hotendC, 'bed_c' => $plan->bedC]);
+        $plan = StageProofs::plan([], $this->knowledge->family($found->machine->family), null);
+        $slab = (new FlexSlab)->compute(['bed_x_mm' => $plan->bed->xMm, 'bed_y_mm' => $plan->bed->yMm, 'origin' => $plan->bed->middle ? 'middle' : 'corner', 'axis' => 'y', 'nozzle_c' => $plan->hotendC, 'bed_c' => $plan->bedC]);
 
         return $this->file("{$found->machine->tag}-loom-slab", is_string($slab['gcode'] ?? null) ? $slab['gcode'] : '');
     }

@@ -55,20 +55,17 @@ final class StageProofs
     }
 
     /** @param  list<string>  $stages */
-    public static function plan(array $stages, ?Family $family, ?float $bedRiseS): Plan
+    public static function plan(array $stages, Family $family, ?float $bedRiseS): Plan
     {
-        $starts = $family->starts ?? [];
-        $size = static fn (string $key, float $otherwise): float => is_numeric($starts[$key] ?? null) ? (float) $starts[$key] : $otherwise;
-
         return new Plan(
             $stages,
-            new Bed($size('bed_x_mm', 200), $size('bed_y_mm', 200), $size('bed_z_mm', 200), ($family->traits['motion'] ?? '') === 'delta'),
+            Bed::of($family->build),
             bedRiseS: $bedRiseS,
             slots: ($family->traits['feeder'] ?? 'none') === 'multi' ? 4 : 1,
             probed: in_array($family->traits['levelling'] ?? '', ['probe', 'nozzle-probe'], true),
-            limits: $family === null ? new Limits : new Limits($family->heat->hotendMostC, $family->heat->bedMostC),
-            familyHotendRiseS: $family?->heat->hotendRiseS,
-            familyBedRiseS: $family?->heat->bedRiseS,
+            limits: new Limits($family->heat->hotendMostC, $family->heat->bedMostC),
+            familyHotendRiseS: $family->heat->hotendRiseS,
+            familyBedRiseS: $family->heat->bedRiseS,
         );
     }
 }

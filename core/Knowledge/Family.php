@@ -23,6 +23,7 @@ final readonly class Family
         public array $traits,
         public array $positions,
         public HeatFigures $heat,
+        public Build $build,
         public array $starts = [],
         public array $fasteners = [],
         public array $sockets = [],

@@ -20,7 +20,7 @@ final class FamilyReader
             }
         }
 
-        return new Family($entry->text('code'), $entry->text('name'), $entry->text('letters'), $traits, self::positions($entry), HeatFigures::read($entry), self::starts($entry), self::fasteners($entry), self::sockets($entry), self::service($entry));
+        return new Family($entry->text('code'), $entry->text('name'), $entry->text('letters'), $traits, self::positions($entry), HeatFigures::read($entry), $build = Build::read($entry), self::starts($entry) + $build->starts(), self::fasteners($entry), self::sockets($entry), self::service($entry));
     }
 
     /** @return array<string, string> */

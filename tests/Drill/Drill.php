@@ -156,7 +156,11 @@ final class Drill
         $heat = (string) ($this->site->said($run)['heat'] ?? $this->site->ask("SELECT heat FROM proof_runs WHERE id = {$run}")[0]);
         $this->must(in_array($state, ['failed', 'lost', 'stopped'], true), "it stands at “{$state}”");
         if ($heat !== 'off') {
-            $this->site->desk->done('POST', "/jobs/{$job}/proof-run/{$run}/unplugged");
+            // the printer may say so itself between the look and the press
+            [$status, $answer] = $this->site->desk->write('POST', "/jobs/{$job}/proof-run/{$run}/unplugged");
+            $itself = $status === 409 && str_contains((string) ($answer['detail'] ?? ''), 'off already');
+            $this->must($status === 200 || $itself, "unplugged was answered {$status}");
+            $heat = $itself ? 'off' : $heat;
         }
         $this->site->noPrinter($port);
 

@@ -83,9 +83,14 @@ final class Clerk
         $address = (string) $run->address;
         $at = (int) strrpos($address, ':');
         $machine = $run->job->machine;
+        $family = $this->knowledge->families[$machine->family] ?? null;
+        if ($family === null) {
+            // how far it may be driven is not known: nothing moves it
+            return;
+        }
         $this->files->write($run->id, 'order', [
             'run' => $run->id, 'job' => $run->job_id, 'tag' => $machine->tag, 'host' => substr($address, 0, $at), 'port' => (int) substr($address, $at + 1), 'results' => (object) $run->results,
-            'plan' => StageProofs::plan($run->stages, $this->knowledge->families[$machine->family] ?? null, $this->rises->bed($machine))->toArray(),
+            'plan' => StageProofs::plan($run->stages, $family, $this->rises->bed($machine))->toArray(),
         ]);
     }
 

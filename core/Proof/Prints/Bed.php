@@ -4,18 +4,30 @@ declare(strict_types=1);
 
 namespace OddBench\Proof\Prints;
 
-/** Where a head can go. A delta has a round bed and counts from its middle, every other machine from its front left corner. */
+use OddBench\Knowledge\Build;
+
+/** Where a head can go. It counts from its middle or from its front left corner, as the family says; a round bed usually from its middle. */
 final readonly class Bed
 {
     private const KEPT_OFF_MM = 10.0;
+
+    /** X and Y count from its middle. */
+    public bool $middle;
 
     /**
      * @param  float  $xMm  60 to 1000
      * @param  float  $yMm  60 to 1000
      * @param  float  $zMm  60 to 1000
+     * @param  bool|null  $middle  as it is round, unless said
      */
-    public function __construct(public float $xMm = 220.0, public float $yMm = 220.0, public float $zMm = 250.0, public bool $round = false)
+    public function __construct(public float $xMm = 220.0, public float $yMm = 220.0, public float $zMm = 250.0, public bool $round = false, ?bool $middle = null)
     {
+        $this->middle = $middle ?? $round;
+    }
+
+    public static function of(Build $build): self
+    {
+        return new self($build->x, $build->y, $build->z, $build->round, $build->middle);
     }
 
     /**
@@ -28,7 +40,7 @@ final readonly class Bed
      */
     public function at(float $right, float $back): array
     {
-        [$cx, $cy] = $this->round ? [0.0, 0.0] : [$this->xMm / 2, $this->yMm / 2];
+        [$cx, $cy] = $this->middle ? [0.0, 0.0] : [$this->xMm / 2, $this->yMm / 2];
         $fits = $this->round ? max(1.0, hypot($right, $back)) : 1.0;
 
         return [$cx + $right / $fits * ($this->xMm / 2 - self::KEPT_OFF_MM), $cy + $back / $fits * ($this->yMm / 2 - self::KEPT_OFF_MM)];

@@ -59,7 +59,7 @@ final readonly class Plan
     public function toArray(): array
     {
         return [
-            'stages' => $this->stages, 'bed' => [$this->bed->xMm, $this->bed->yMm, $this->bed->zMm, $this->bed->round], 'hotend_c' => $this->hotendC, 'bed_c' => $this->bedC,
+            'stages' => $this->stages, 'bed' => [$this->bed->xMm, $this->bed->yMm, $this->bed->zMm, $this->bed->round, $this->bed->middle], 'hotend_c' => $this->hotendC, 'bed_c' => $this->bedC,
             'bed_rise_s' => $this->bedRiseS, 'slots' => $this->slots, 'hold_s' => $this->holdS, 'probed' => $this->probed, 'most_c' => [$this->limits->hotendMostC, $this->limits->bedMostC],
             'family_rise_s' => [$this->familyHotendRiseS, $this->familyBedRiseS],
         ];
@@ -79,7 +79,7 @@ final readonly class Plan
 
         return new self(
             $stages,
-            new Bed($numbers($bed, 0) ?? 60.0, $numbers($bed, 1) ?? 60.0, $numbers($bed, 2) ?? 60.0, is_array($bed) && ($bed[3] ?? false) === true),
+            new Bed($numbers($bed, 0) ?? 60.0, $numbers($bed, 1) ?? 60.0, $numbers($bed, 2) ?? 60.0, is_array($bed) && ($bed[3] ?? false) === true, is_array($bed) && is_bool($bed[4] ?? null) ? $bed[4] : null),
             $of->number('hotend_c', 0, 500),
             $of->number('bed_c', 0, 200),
             is_numeric($kept['bed_rise_s'] ?? null) ? (float) $kept['bed_rise_s'] : null,

@@ -62,10 +62,10 @@ final class SeedsTest extends TestCase
     private function proved(string $code, array $stages, array $faults, int $seed): Run
     {
         $family = TradeKnowledge::read()->families[$code];
-        $size = array_map(static fn (string $key): float => (float) $family->starts[$key], ['bed_x_mm', 'bed_y_mm', 'bed_z_mm']);
+        $size = [$family->build->x, $family->build->y, $family->build->z];
         $run = new Run(new Plan(
             $stages,
-            new Bed($size[0], $size[1], $size[2], ($family->traits['motion'] ?? '') === 'delta'),
+            Bed::of($family->build),
             holdS: 30.0,
             probed: in_array($family->traits['levelling'] ?? '', ['probe', 'nozzle-probe'], true),
             limits: new Limits($family->heat->hotendMostC, $family->heat->bedMostC),
