@@ -52,6 +52,8 @@ final readonly class BedPlane implements Computation
         return [
             'tilt_mm' => $tilt,
             'warp_mm' => $warp,
+            // any three points lie in a plane
+            'warp_seen_mm' => count($points) > 3 ? $warp : null,
             'rms_mm' => sqrt(array_sum(array_map(static fn (float $r): float => $r ** 2, $residuals)) / count($residuals)),
             'plane' => ['a_mm' => $plane->at(0, 0), 'b' => $plane->slopeX, 'c' => $plane->slopeY],
             'screws' => array_map(static fn (array $s): array => self::turn($s[0], $target - $plane->at($s[1], $s[2]), $pitch), $screws),

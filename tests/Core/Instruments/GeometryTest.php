@@ -25,6 +25,16 @@ final class GeometryTest extends InstrumentTestCase
         return ['points' => $points, 'screws' => self::SCREWS, 'pitch_mm' => 0.7];
     }
 
+    public function test_three_points_say_nothing_of_warp(): void
+    {
+        $sheet = \Tests\Core\TradeKnowledge::read()->instruments['bed-plane'];
+        $points = [['x_mm' => 10, 'y_mm' => 10, 'z_mm' => 0.0], ['x_mm' => 200, 'y_mm' => 10, 'z_mm' => 0.0], ['x_mm' => 10, 'y_mm' => 200, 'z_mm' => 0.0]];
+        $case = ['screws' => [['name' => 'a', 'x_mm' => 30, 'y_mm' => 30]], 'pitch_mm' => 0.7];
+
+        self::assertSame(['bed-tilt-high' => false], $sheet->findings($this->compute('bed-plane', ['points' => $points] + $case)));
+        self::assertSame(['bed-tilt-high' => false, 'bed-warp-high' => true], $sheet->findings($this->compute('bed-plane', ['points' => [...$points, ['x_mm' => 200, 'y_mm' => 200, 'z_mm' => 0.0], ['x_mm' => 105, 'y_mm' => 105, 'z_mm' => -0.6]]] + $case)));
+    }
+
     public function test_least_squares_agree_with_r(): void
     {
         // R 4.2: m <- lm(z ~ x + y); coef(m); predict(m, screws)
