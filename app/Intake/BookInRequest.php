@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Api\Form;
+use App\Shop\ShopDay;
 use Illuminate\Validation\Rule;
 use OddBench\Intake\Began;
 use OddBench\Intake\JobKind;
@@ -30,7 +31,7 @@ final class BookInRequest extends Form
             'screenSaid' => ['nullable', 'string', 'max:500'],
             'cameAlong' => ['nullable', 'string', 'max:500'],
             'began' => ['required', 'string', Rule::enum(Began::class)],
-            'promisedFor' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:today'],
+            'promisedFor' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:'.app(ShopDay::class)->today()],
         ];
     }
 

@@ -10,7 +10,7 @@ use App\Intake\Job;
 use App\Intake\JobEvent;
 use App\Release\Comebacks;
 use App\Safety\RedTagView;
-use App\Shop\Setting;
+use App\Shop\ShopDay;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Config;
 use OddBench\Knowledge\Knowledge;
@@ -23,7 +23,7 @@ final readonly class PassportQuery
 {
     private const LINES = 60;
 
-    public function __construct(private Knowledge $knowledge, private LookListQuery $lookLists, private FacesQuery $faces, private ServiceQuery $service)
+    public function __construct(private Knowledge $knowledge, private LookListQuery $lookLists, private FacesQuery $faces, private ServiceQuery $service, private ShopDay $day)
     {
     }
 
@@ -112,7 +112,7 @@ final readonly class PassportQuery
     public function jobs(Machine $machine): array
     {
         $jobs = Job::query()->with(['confirmed', 'release'])->where('machine_id', $machine->id)->orderByDesc('id')->limit(50)->get();
-        $today = Setting::today();
+        $today = $this->day->today();
 
         return array_values($jobs->map(fn (Job $job): PastJobView => new PastJobView(
             $job->id,

@@ -9,6 +9,7 @@ use App\Intake\Job;
 use App\Intake\JobRecord;
 use App\Intake\Said;
 use App\Shop\Person;
+use App\Shop\ShopDay;
 use OddBench\Input\InputError;
 
 /** A machine under its maker’s or seller’s warranty is not opened before somebody chose: claim, or mend and accept the risk. */
@@ -44,7 +45,7 @@ final readonly class Warranty
 
     public static function runs(Machine $machine): bool
     {
-        return $machine->warranty_until !== null && ! $machine->warranty_until->endOfDay()->isPast();
+        return $machine->warranty_until !== null && $machine->warranty_until->toDateString() >= app(ShopDay::class)->today();
     }
 
     /** @throws Refused */

@@ -31,7 +31,8 @@ final readonly class BenchLine extends View
     ) {
     }
 
-    public static function of(Job $job, Knowledge $knowledge): self
+    /** @param  string  $today  the shop’s day */
+    public static function of(Job $job, Knowledge $knowledge, string $today): self
     {
         $waits = ['part' => 'Waits on a part', 'person' => 'Waits on a person', 'claim' => 'Waits on a claim', 'itself' => 'Runs by itself'];
 
@@ -56,7 +57,7 @@ final readonly class BenchLine extends View
             $job->station_since->toIso8601String(),
             $hasRun ? null : $job->waits_until?->toIso8601String(),
             $promised,
-            $promised !== null && $promised < now()->toDateString(),
+            $promised !== null && $promised < $today,
             $job->machine->redTag !== null,
             $job->spell?->person->name,
         );

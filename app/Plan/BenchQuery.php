@@ -9,6 +9,7 @@ use App\Intake\WorkSpell;
 use App\Repair\Timer;
 use App\Repair\TimerView;
 use App\Safety\RedTag;
+use App\Shop\ShopDay;
 use Illuminate\Database\Eloquent\Collection;
 use OddBench\Intake\Station;
 use OddBench\Knowledge\Knowledge;
@@ -25,7 +26,7 @@ final readonly class BenchQuery
         'to-go' => 'Ready to go',
     ];
 
-    public function __construct(private Knowledge $knowledge, private NextStep $next, private ServiceDueQuery $service, private DiskRoom $disk)
+    public function __construct(private Knowledge $knowledge, private NextStep $next, private ServiceDueQuery $service, private DiskRoom $disk, private ShopDay $day)
     {
     }
 
@@ -38,12 +39,13 @@ final readonly class BenchQuery
             ->limit(500)
             ->get();
         $this->next->fill($jobs);
+        $today = $this->day->today();
         $byGroup = $jobs->groupBy(fn (Job $job): string => $this->group($job));
         $groups = [];
         foreach (self::GROUPS as $code => $name) {
             $in = $byGroup->get($code) ?? new Collection;
             if ($in->isNotEmpty()) {
-                $groups[] = new BenchGroup($code, $name, $this->summary($code, $in), array_values($in->map(fn (Job $job): BenchLine => BenchLine::of($job, $this->knowledge))->all()));
+                $groups[] = new BenchGroup($code, $name, $this->summary($code, $in), array_values($in->map(fn (Job $job): BenchLine => BenchLine::of($job, $this->knowledge, $today))->all()));
             }
         }
         $ready = $byGroup->get('ready') ?? new Collection;
@@ -51,7 +53,7 @@ final readonly class BenchQuery
 
         return new BenchView(
             groups: $groups,
-            pick: $pick === null ? null : BenchLine::of($pick, $this->knowledge),
+            pick: $pick === null ? null : BenchLine::of($pick, $this->knowledge, $this->day->today()),
             pickBecause: $because,
             minutesReady: (int) $ready->sum('next_minutes'),
             minutesDone: $this->minutesDone(),
@@ -105,7 +107,7 @@ final readonly class BenchQuery
 
         return [$pick, match (true) {
             $pick->promised_for === null => ucfirst($minutes).'; nothing that is ready has a promised day.',
-            $pick->promised_for->endOfDay()->isPast() => 'Promised for '.$pick->promised_for->format('j M').', so it is late; '.$minutes.'.',
+            $pick->promised_for->toDateString() < $this->day->today() => 'Promised for '.$pick->promised_for->format('j M').', so it is late; '.$minutes.'.',
             default => 'Promised for '.$pick->promised_for->format('j M').', the first of those that are ready; '.$minutes.'.',
         }];
     }
@@ -120,7 +122,7 @@ final readonly class BenchQuery
 
     private function minutesDone(): int
     {
-        $seconds = WorkSpell::query()->where('began_at', '>=', now()->startOfDay())->toBase()
+        $seconds = WorkSpell::query()->where('began_at', '>=', $this->day->began())->toBase()
             ->selectRaw('sum(extract(epoch from coalesce(ended_at, least(?::timestamptz, last_seen_at + interval \'30 minutes\')) - began_at)) AS seconds', [now()->toIso8601String()])->value('seconds');
 
         return (int) round((float) $seconds / 60);

@@ -6,16 +6,20 @@ namespace App\Release;
 
 use App\Intake\Job;
 use App\Machines\Machine;
-use App\Shop\Setting;
+use App\Shop\ShopDay;
 use OddBench\Release\RepairWarranty;
 
 /** The same fault back within the warranty of its repair. */
-final class Comebacks
+final readonly class Comebacks
 {
+    public function __construct(private ShopDay $day)
+    {
+    }
+
     /** The job whose mend of this fault is still stood for; nothing when there is none. */
     public function of(Machine $machine, string $fault): ?Job
     {
-        $today = Setting::today();
+        $today = $this->day->today();
         $jobs = Job::query()->with('release')->where('machine_id', $machine->id)
             ->whereHas('release', static fn ($q) => $q->where('warranty_until', '>=', $today))
             ->whereHas('confirmed', static fn ($q) => $q->where('fault', $fault))

@@ -14,7 +14,7 @@ use App\Intake\Said;
 use App\Machines\Machine;
 use App\Proof\KeepRises;
 use App\Shop\Person;
-use App\Shop\Setting;
+use App\Shop\ShopDay;
 use App\Stock\Promises;
 use OddBench\Intake\Station;
 use OddBench\Release\Condition;
@@ -24,7 +24,7 @@ use OddBench\Release\RepairWarranty;
 /** Signs a machine out and ends its job. */
 final readonly class SendOut
 {
-    public function __construct(private JobRecord $record, private GateQuery $gate, private Hands $hands, private KeepBaselines $baselines, private KeepRises $rises, private Promises $promises, private WriteSheet $sheet)
+    public function __construct(private JobRecord $record, private GateQuery $gate, private Hands $hands, private KeepBaselines $baselines, private KeepRises $rises, private Promises $promises, private WriteSheet $sheet, private ShopDay $day)
     {
     }
 
@@ -64,7 +64,7 @@ final readonly class SendOut
     {
         $condition = $to === Destination::Sale ? $this->sheet->condition($job, $terms->shortcomings) : null;
         $condition = $terms->grade === null ? $condition : $condition?->loweredTo($terms->grade, $terms->gradeBecause);
-        $warranty = $to->runsAgain() ? RepairWarranty::from(Setting::today(), $terms->warrantyDays, $terms->warrantyHours, $job->machine->hoursRun()) : null;
+        $warranty = $to->runsAgain() ? RepairWarranty::from($this->day->today(), $terms->warrantyDays, $terms->warrantyHours, $job->machine->hoursRun()) : null;
         Release::query()->create([
             'job_id' => $job->id, 'destination' => $to->value, 'note' => $terms->note, 'danger' => $terms->danger, 'price_minor' => $terms->priceMinor,
             'sheet' => $this->sheet->of($job->loadMissing('movements.part'), $to, false, $warranty, $condition, $terms->note, $terms->danger)?->toArray(),

@@ -14,6 +14,7 @@ use App\Proof\OwedQuery;
 use App\Proof\ProofResult;
 use App\Repair\Mend;
 use App\Shop\Setting;
+use App\Shop\ShopDay;
 use App\Stock\Movement;
 use Illuminate\Support\Carbon;
 use OddBench\Knowledge\Knowledge;
@@ -26,7 +27,7 @@ use OddBench\Release\WornPosition;
 /** Gathers what goes on the sheet of a machine that leaves. */
 final readonly class WriteSheet
 {
-    public function __construct(private Knowledge $knowledge, private OwedQuery $owed, private PassportQuery $passport)
+    public function __construct(private Knowledge $knowledge, private OwedQuery $owed, private PassportQuery $passport, private ShopDay $day)
     {
     }
 
@@ -60,7 +61,7 @@ final readonly class WriteSheet
             serial: $job->machine->serial,
             hours: $job->machine->hoursRun(),
             cameIn: self::day($job->opened_at),
-            signedOut: $draft ? null : Setting::today(),
+            signedOut: $draft ? null : $this->day->today(),
             complaint: $kind === 'condition' ? '' : $job->complaint,
             found: $names(false) !== [] ? $names(false) : ($job->find_passed_because === null ? [] : [$job->find_passed_because]),
             done: array_values($job->mends->map(static fn (Mend $m): string => $m->done)->all()),

@@ -46,12 +46,6 @@ final class Setting
         return is_int($value) ? $value : self::DEFAULTS[$key];
     }
 
-    /** The shop's day, as 2026-11-25. */
-    public static function today(): string
-    {
-        return now()->setTimezone(self::text('zone'))->toDateString();
-    }
-
     public static function put(string $key, mixed $value): void
     {
         DB::table('settings')->upsert(['key' => $key, 'value' => json_encode($value)], ['key']);

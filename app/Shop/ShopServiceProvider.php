@@ -25,6 +25,7 @@ final class ShopServiceProvider extends ServiceProvider
 
     public function register(): void
     {
+        $this->app->scoped(ShopDay::class);
         $this->app->bind(DiskRoom::class, static fn (): DiskRoom => new DiskRoom(max(0.0, (float) @disk_free_space(storage_path())), max(1.0, (float) @disk_total_space(storage_path()))));
     }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Stock;
 
 use App\Api\Csv;
-use App\Shop\Setting;
+use App\Shop\ShopDay;
 use Generator;
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
@@ -14,13 +14,13 @@ use Symfony\Component\HttpFoundation\Response;
 /** Parts, stock and movements as tables; what goes out can come in again. */
 final readonly class ExportTable
 {
-    public function __construct(private Knowledge $knowledge)
+    public function __construct(private Knowledge $knowledge, private ShopDay $day)
     {
     }
 
     public function of(string $kind): Response
     {
-        return Csv::stream($kind.'-'.Setting::today(), match ($kind) {
+        return Csv::stream($kind.'-'.$this->day->today(), match ($kind) {
             'parts' => $this->parts(...), 'stock' => $this->stock(...), default => $this->movements(...)
         });
     }

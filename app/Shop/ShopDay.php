@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shop;
+
+use Illuminate\Support\Carbon;
+
+/** Which day it is in the shop: its zone is a setting, the server’s clock runs in another. One of these lives as long as a request. */
+final class ShopDay
+{
+    private ?string $zone = null;
+
+    /** As 2026-11-25. */
+    public function today(): string
+    {
+        return now()->setTimezone($this->zone())->toDateString();
+    }
+
+    /** The moment today began. */
+    public function began(): Carbon
+    {
+        return Carbon::now($this->zone())->startOfDay()->utc();
+    }
+
+    private function zone(): string
+    {
+        return $this->zone ??= Setting::text('zone');
+    }
+}
