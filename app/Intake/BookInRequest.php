@@ -6,7 +6,9 @@ namespace App\Intake;
 
 use App\Api\Form;
 use App\Shop\ShopDay;
+use Closure;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\Validator;
 use OddBench\Intake\Began;
 use OddBench\Intake\JobKind;
 
@@ -31,7 +33,7 @@ final class BookInRequest extends Form
             'screenSaid' => ['nullable', 'string', 'max:500'],
             'cameAlong' => ['nullable', 'string', 'max:500'],
             'began' => ['required', 'string', Rule::enum(Began::class)],
-            'promisedFor' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:'.app(ShopDay::class)->today()],
+            'promisedFor' => ['nullable', 'date_format:Y-m-d'],
         ];
     }
 
@@ -39,6 +41,17 @@ final class BookInRequest extends Form
     public function told(): array
     {
         return array_values(array_filter((array) $this->validated('told'), is_string(...)));
+    }
+
+    /** @return list<Closure> */
+    public function after(): array
+    {
+        return [function (Validator $validator): void {
+            $day = $this->input('promisedFor');
+            if (is_string($day) && ! $validator->errors()->has('promisedFor') && $day < app(ShopDay::class)->today()) {
+                $validator->errors()->add('promisedFor', 'The promised day has passed already.');
+            }
+        }];
     }
 
     /** @return array<string, string> */
@@ -52,7 +65,6 @@ final class BookInRequest extends Form
             'hours.min' => 'The hours cannot be below zero.',
             'complaint.required' => 'What is the complaint, in the customer’s words?',
             'began.required' => 'When did it begin? One press is enough, also for “nobody knows”.',
-            'promisedFor.after_or_equal' => 'The promised day has passed already.',
         ];
     }
 }

@@ -107,6 +107,7 @@
     <li class="py-1.5 text-quiet">Nowhere yet, so nothing is said of when to order.</li>
   {/each}
 </ul>
+{#if !editing && work.refusal}<div class="mt-2"><Problem message={work.refusal.message} /></div>{/if}
 {#if editing}
   <form
     class="mt-2 grid max-w-xl gap-3 sm:grid-cols-2"

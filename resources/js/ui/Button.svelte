@@ -29,14 +29,19 @@
   };
 </script>
 
+<!-- busy is said, not made deaf by the browser: a button that is disabled under the hand drops the keyboard's focus -->
 <button
   {type}
-  {onclick}
+  onclick={(event) => {
+    if (busy) event.preventDefault();
+    else return onclick?.();
+  }}
   aria-label={label}
   aria-busy={busy}
-  disabled={disabled || busy}
+  aria-disabled={busy}
+  {disabled}
   class={[
-    'inline-flex items-center justify-center gap-1 rounded-sm leading-tight disabled:opacity-55',
+    'inline-flex items-center justify-center gap-1 rounded-sm leading-tight disabled:opacity-55 aria-disabled:opacity-55',
     looks[kind],
   ]}>{@render children()}</button
 >
