@@ -61,8 +61,8 @@ final readonly class CaseFile
             ruledOut: self::known($fields->texts('ruled_out'), 'ruled_out', 'fault', $knowledge->faults),
             onShelf: self::known($fields->texts('on_shelf'), 'on_shelf', 'part class', $knowledge->partClasses),
             benchMinute: $rates->numberOrNull('bench_minute', ...Quantity::BenchMinute->bounds()) ?? 1.0,
-            partCosts: self::perClass($rates->map('parts'), 'rates.parts', 1e7, $knowledge),
-            waiting: self::perClass($rates->map('waiting'), 'rates.waiting', 3650, $knowledge),
+            partCosts: self::perClass($rates->map('parts'), 'rates.parts', Quantity::PartCost, $knowledge),
+            waiting: self::perClass($rates->map('waiting'), 'rates.waiting', Quantity::WaitingDays, $knowledge),
             waitingDay: $rates->numberOrNull('waiting_day', ...Quantity::WaitingDay->bounds()),
             weighsUntold: $fields->choice('untold', ['unknown', 'weigh'], 'unknown') === 'weigh',
         );
@@ -144,12 +144,12 @@ final readonly class CaseFile
      * @param  array<string, mixed>  $given
      * @return array<string, float>
      */
-    private static function perClass(array $given, string $field, float $most, Knowledge $knowledge): array
+    private static function perClass(array $given, string $field, Quantity $of, Knowledge $knowledge): array
     {
         $fields = Fields::of($given, $field);
         $figures = [];
         foreach (self::known(array_keys($given), $field, 'part class', $knowledge->partClasses) as $class) {
-            $figures[$class] = $fields->number($class, 0, $most);
+            $figures[$class] = $fields->number($class, ...$of->bounds());
         }
 
         return $figures;

@@ -7,6 +7,7 @@ namespace OddBench\Instruments;
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Units\Quantity;
 
 /**
  * How far a frame or a print leans, from two sides and two diagonals of a parallelogram:
@@ -29,7 +30,7 @@ final readonly class Squareness implements Computation
     public function compute(array $input): array
     {
         $fields = Fields::of($input);
-        [$a, $b, $d1, $d2] = array_map(static fn (string $key): float => $fields->number($key, 10, 2500, 'mm'), ['side_a_mm', 'side_b_mm', 'diagonal_1_mm', 'diagonal_2_mm']);
+        [$a, $b, $d1, $d2] = array_map(static fn (string $key): float => $fields->number($key, ...Quantity::FrameSide->bounds()), ['side_a_mm', 'side_b_mm', 'diagonal_1_mm', 'diagonal_2_mm']);
         $fields->done();
         $law = 2 * ($a ** 2 + $b ** 2);
         if (abs($d1 ** 2 + $d2 ** 2 - $law) > self::MISREAD_SHARE * $law) {

@@ -8,7 +8,9 @@ use OddBench\Input\Fields;
 use OddBench\Input\InputError;
 use OddBench\Instruments\HeatLog;
 use OddBench\Instruments\HeatSample;
+use OddBench\Instruments\HeatStep;
 use OddBench\Instruments\RunawayTest;
+use OddBench\Instruments\ThermalLog;
 
 /** The value of a heat proof, read out of a temperature log somebody kept, by the rules a connected run is judged by. */
 final class ProvedByLog
@@ -39,14 +41,17 @@ final class ProvedByLog
         try {
             $samples = HeatLog::read(Fields::of($input));
 
-            return $judge === 'hold' ? self::strayed($samples) : self::stopped($heater, $samples, $input);
+            return $judge === 'hold' ? self::strayed($samples, $input) : self::stopped($heater, $samples, $input);
         } catch (InputError $e) {
             throw InputError::at('log', $e->getMessage());
         }
     }
 
-    /** @param  non-empty-list<HeatSample>  $samples */
-    private static function strayed(array $samples): float
+    /**
+     * @param  non-empty-list<HeatSample>  $samples
+     * @param  array<string, mixed>  $input
+     */
+    private static function strayed(array $samples, array $input): float
     {
         $target = max(array_map(static fn (HeatSample $s): float => $s->target, $samples));
         $asked = array_values(array_filter($samples, static fn (HeatSample $s): bool => $target > 0 && $s->target === $target));
@@ -59,7 +64,14 @@ final class ProvedByLog
             throw InputError::at('log', sprintf('The log ends %.0f s after it reached its temperature; three minutes are held.', $ends - $reached));
         }
 
-        return round(max(array_map(static fn (HeatSample $s): float => $s->at >= $ends - self::HELD_S ? abs($s->actual - $target) : 0.0, $asked)), 2);
+        $strayed = round(max(array_map(static fn (HeatSample $s): float => $s->at >= $ends - self::HELD_S ? abs($s->actual - $target) : 0.0, $asked)), 2);
+        $judged = (new ThermalLog)->compute($input);
+        if ($strayed <= HeatStep::SWING_C && in_array($judged['verdict'], ['out', 'inconclusive'], true)) {
+            // a sensor that hangs strays by nothing, and a firmware that stopped held until then
+            throw InputError::at('log', $judged['because']);
+        }
+
+        return $strayed;
     }
 
     /**

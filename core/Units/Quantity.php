@@ -213,6 +213,12 @@ enum Quantity
 
     case PackSize;
 
+    case FrameSide;
+
+    case PartCost;
+
+    case WaitingDays;
+
     /** @return array{float|int, float|int, string} least, most, unit */
     public function bounds(): array
     {
@@ -318,6 +324,9 @@ enum Quantity
             self::Smoothing => [0.01, 1, ''],
             self::WeekDemand => [0, 100_000, ''],
             self::PackSize => [1, 100_000, ''],
+            self::FrameSide => [10, 2500, 'mm'],
+            self::PartCost => [0, 1e7, ''],
+            self::WaitingDays => [0, 3650, 'days'],
         };
     }
 }

@@ -122,7 +122,7 @@ final class ProofRunTest extends ProofRunCase
         foreach (['power-on', 'home'] as $proof) {
             $this->send('POST', "/jobs/{$this->job->id}/proofs", ['proof' => $proof, 'passed' => true])->assertOk();
         }
-        $log = "time_s,actual_c,target_c\n".implode("\n", array_map(static fn (int $t): string => "{$t},".($t < 60 ? 20 + 3 * $t : 200.4).',200', range(0, 300)));
+        $log = "time_s,actual_c,target_c\n".implode("\n", array_map(static fn (int $t): string => "{$t},".($t < 60 ? 20 + 3 * $t : 200.4 - $t % 3 / 10).',200', range(0, 300)));
         $this->assertRefused($this->send('POST', "/jobs/{$this->job->id}/proofs", ['proof' => 'home', 'passed' => true, 'log' => $log]), 422, 'log', 'not read out of a log');
         $this->assertRefused($this->send('POST', "/jobs/{$this->job->id}/proofs", ['proof' => 'hotend-hold', 'log' => implode("\n", array_slice(explode("\n", $log), 0, 40))]), 422, 'log', 'never stands');
         $this->assertRefused($this->send('POST', "/jobs/{$this->job->id}/proofs", ['proof' => 'hotend-hold', 'log' => $log, 'photograph' => 99_999]), 422, 'photograph', 'Send it first');

@@ -22,7 +22,7 @@ final class ProvedByLogTest extends TestCase
 
     public function test_firmware_lines_of_the_bed_with_their_interval(): void
     {
-        $lines = implode("\r\n", array_map(static fn (int $i): string => sprintf('T:25.0 /0.0 B:%.2f /60.00 @:0 B@:40', $i < 20 ? 20 + 2 * $i : 60.5), range(0, 150)));
+        $lines = implode("\r\n", array_map(static fn (int $i): string => sprintf('T:25.0 /0.0 B:%.2f /60.00 @:0 B@:40', $i < 20 ? 20 + 2 * $i : 60.5 - $i % 2 / 10), range(0, 150)));
 
         self::assertEqualsWithDelta(0.5, ProvedByLog::value('hold', 'bed', $lines, 2.0), 1e-9);
         $this->expectExceptionMessage('three minutes are held');
@@ -51,6 +51,8 @@ final class ProvedByLogTest extends TestCase
         yield 'not cooled' => ['runaway', self::csv(static fn (int $t): array => [200.0, 200, 40], 300), 'Take the sock off'];
         yield 'never warm' => ['hold', self::csv(static fn (int $t): array => [20.0, 200, 40], 300), 'never stands'];
         yield 'never asked' => ['hold', self::csv(static fn (int $t): array => [20.0, 0, 0], 300), 'never asks'];
+        yield 'a sensor that hangs' => ['hold', self::csv(static fn (int $t): array => [$t < 100 ? 2.0 * $t : 200.0, 200, 64], 400), 'does not move by a digit'];
+        yield 'fifteen degrees over' => ['hold', self::csv(static fn (int $t): array => [$t < 100 ? 2.0 * $t : ($t < 110 ? 215 : 200 + 0.3 * (-1) ** $t), 200, 64], 400), 'beyond'];
         yield 'no log' => ['hold', "it went well\nfor a while", 'Line 2'];
     }
 
