@@ -1,7 +1,15 @@
 <?php
 
 return [
-    App\Knowledge\KnowledgeServiceProvider::class,
-    App\Proof\ProofServiceProvider::class,
     App\Shop\ShopServiceProvider::class,
+    App\Knowledge\KnowledgeServiceProvider::class,
+    App\Intake\IntakeServiceProvider::class,
+    App\Safety\SafetyServiceProvider::class,
+    App\Diagnosis\DiagnosisServiceProvider::class,
+    App\Repair\RepairServiceProvider::class,
+    App\Proof\ProofServiceProvider::class,
+    App\Release\ReleaseServiceProvider::class,
+    App\Fleet\FleetServiceProvider::class,
+    App\Plan\PlanServiceProvider::class,
+    App\JobScreen\JobScreenServiceProvider::class,
 ];

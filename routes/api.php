@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Api\OnceOnly;
+use App\Bench\BenchController;
 use App\Diagnosis\ComplaintController;
 use App\Diagnosis\DiagnosisController;
 use App\Diagnosis\TrialController;
@@ -11,19 +12,18 @@ use App\Instruments\InstrumentController;
 use App\Intake\JobController;
 use App\Intake\PhotographController;
 use App\Knowledge\KnowledgeController;
-use App\Machines\CareController;
-use App\Machines\MachineController;
 use App\Machines\PaperController;
-use App\Plan\BenchController;
+use App\Passport\MachineController;
 use App\Proof\ProofController;
 use App\Proof\RunController;
 use App\Release\ReleaseController;
+use App\Repair\CareController;
 use App\Repair\GuideController;
 use App\Repair\RepairController;
 use App\Repair\TimerController;
 use App\Repair\TrayController;
 use App\Safety\SafetyController;
-use App\Shop\ScanController;
+use App\Scan\ScanController;
 use App\Shop\SessionController;
 use App\Stock\OrderController;
 use App\Stock\PartController;
@@ -44,7 +44,7 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
 
     Route::get('machines', [MachineController::class, 'index']);
     Route::get('machines/{tag}', [MachineController::class, 'show']);
-    Route::put('machines/{tag}/warranty', [CareController::class, 'warranty']);
+    Route::put('machines/{tag}/warranty', [MachineController::class, 'warranty']);
     Route::post('machines/{tag}/service-jobs', [CareController::class, 'openService']);
 
     Route::get('families/{family}/papers', [PaperController::class, 'index']);

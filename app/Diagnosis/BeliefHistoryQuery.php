@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Diagnosis;
 
-use App\Intake\Job;
+use App\Intake\JobState;
 use Illuminate\Support\Carbon;
 use OddBench\Diagnosis\BeliefHistory;
 use OddBench\Diagnosis\CaseFile;
@@ -25,9 +25,9 @@ final readonly class BeliefHistoryQuery
      * @param  list<string>  $superseded
      * @return array{list<MoveView>, list<LineView>}
      */
-    public function of(Job $job, CaseFile $case, array $inQuestion, array $superseded): array
+    public function of(JobState $state, CaseFile $case, array $inQuestion, array $superseded): array
     {
-        $events = $this->events($job);
+        $events = $this->events($state);
         $network = Network::forMachine($this->knowledge, $case->traits, $case->rates);
         $history = BeliefHistory::of($network, array_map(static fn (array $e): array => ['code' => $e['code'], 'present' => $e['present'], 'withdrawn' => $e['withdrawn']], $events), $case->weighsUntold ? $this->knowledge : null);
         $index = array_flip($network->faults);
@@ -46,10 +46,10 @@ final readonly class BeliefHistoryQuery
     }
 
     /** @return list<array{code: string, present: bool, withdrawn: bool, at: Carbon, id: int}> in the order they happened */
-    private function events(Job $job): array
+    private function events(JobState $state): array
     {
         $events = [];
-        foreach (JobFinding::query()->where('job_id', $job->id)->orderBy('id')->get() as $finding) {
+        foreach (FoundInJob::of($state)->everFound as $finding) {
             if (! isset($this->knowledge->findings[$finding->code])) {
                 continue;
             }

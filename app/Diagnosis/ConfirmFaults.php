@@ -7,9 +7,10 @@ namespace App\Diagnosis;
 use App\Api\Refused;
 use App\Intake\Job;
 use App\Intake\JobRecord;
+use App\Intake\JobState;
 use App\Intake\MoveJob;
+use App\Intake\OnlyAt;
 use App\Intake\Said;
-use App\Release\Comebacks;
 use App\Shop\Person;
 use OddBench\Input\InputError;
 use OddBench\Intake\Station;
@@ -18,7 +19,7 @@ use OddBench\Knowledge\Knowledge;
 /** Ends Find: with one or several faults, or with the reason why nothing is to be mended. Takes a wrong diagnosis back. */
 final readonly class ConfirmFaults
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private DiagnosisQuery $diagnosis, private Comebacks $comebacks)
+    public function __construct(private Knowledge $knowledge, private JobRecord $record, private DiagnosisQuery $diagnosis, private KnowsComebacks $comebacks)
     {
     }
 
@@ -30,9 +31,8 @@ final readonly class ConfirmFaults
     public function confirm(Job $job, array $faults, int $version, Person $by): Job
     {
         return $this->record->write($job, $by, $version, function (Job $job) use ($faults, $by): Said {
-            $this->mustStandAtFind($job);
             $beliefs = [];
-            foreach ($this->diagnosis->of($job)->suspects as $suspect) {
+            foreach ($this->diagnosis->of(JobState::of($job))->suspects as $suspect) {
                 $beliefs[$suspect->code] = $suspect->probability;
             }
             $words = [];
@@ -44,7 +44,7 @@ final readonly class ConfirmFaults
                 }
                 $earlier = $this->comebacks->of($job->machine, $code);
                 Confirmed::query()->create(['job_id' => $job->id, 'fault' => $code, 'probability' => $belief, 'comeback_of' => $earlier?->id, 'person_id' => $by->id, 'at' => now()]);
-                $words[] = sprintf('%s (%d %%)', $fault->name, (int) round(100 * $belief)).($earlier?->release === null ? '' : ", a comeback: mended here {$earlier->release->at->format('j M Y')}, within its warranty");
+                $words[] = sprintf('%s (%d %%)', $fault->name, (int) round(100 * $belief)).($earlier?->finished_at === null ? '' : ", a comeback: mended here {$earlier->finished_at->format('j M Y')}, within its warranty");
             }
             if ($words === []) {
                 throw Refused::because('faults', 'These faults are confirmed already.');
@@ -52,14 +52,13 @@ final readonly class ConfirmFaults
             MoveJob::put($job, Station::Repair, null);
 
             return new Said('confirmed', 'Confirmed: '.implode(', ', $words));
-        });
+        }, at: OnlyAt::the('faults are confirmed', Station::Diagnosis));
     }
 
     /** Nothing is to be mended here: the reason stands in the record. */
     public function pass(Job $job, string $reason, int $version, Person $by): Job
     {
         return $this->record->write($job, $by, $version, function (Job $job) use ($reason): Said {
-            $this->mustStandAtFind($job);
             if (mb_strlen(trim($reason)) < 3) {
                 throw InputError::at('reason', 'Say why Find is passed: no fault found, not worth it, or nothing was broken.');
             }
@@ -67,7 +66,7 @@ final readonly class ConfirmFaults
             MoveJob::put($job, Station::Repair, null);
 
             return new Said('find-passed', "Find passed: {$job->find_passed_because}");
-        });
+        }, at: OnlyAt::the('faults are confirmed', Station::Diagnosis));
     }
 
     /** It was something else: the wrong diagnosis stays in the record with what overturned it. */
@@ -88,12 +87,5 @@ final readonly class ConfirmFaults
 
             return new Said('superseded', "It was not: {$known->name}".($finding === null ? '' : ", overturned by: {$finding->name}"));
         });
-    }
-
-    private function mustStandAtFind(Job $job): void
-    {
-        if ($job->station !== Station::Diagnosis) {
-            throw Refused::because('station', "The job stands at {$job->station->words()}; faults are confirmed at Find.");
-        }
     }
 }

@@ -53,7 +53,7 @@ final readonly class ConfirmedView extends View
             $confirmed->overturned_by === null ? null : ($knowledge->findings[$confirmed->overturned_by]->name ?? $confirmed->overturned_by),
             $fault?->mend()->do ?? '', $fault?->mend()->minutes ?? 0.0, array_map(static fn (Mend $m): WayView => WayView::of($m, $knowledge), $fault->mends ?? []), $fault->danger ?? false, $fault->cautions ?? [], $fault?->mend()->parts ?? [], $names($fault->behind ?? []), $mended,
             $sisters, $sisters === null ? null : $fault?->sisters?->because,
-            $confirmed->comeback_of, $confirmed->comeback_of === null ? null : $confirmed->earlier?->release?->at->toIso8601String(),
+            $confirmed->comeback_of, $confirmed->comeback_of === null ? null : $confirmed->earlier?->finished_at?->toIso8601String(),
         );
     }
 }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Diagnosis;
 
 use App\Intake\Job;
+use App\Intake\JobState;
 use App\Intake\JobView;
 use App\Intake\ShowJob;
+use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Support\Facades\Gate;
 
@@ -18,12 +20,12 @@ final readonly class DiagnosisController
 
     public function show(int $job, ShowDiagnosisRequest $request, ShowDiagnosis $diagnosis): DiagnosisView
     {
-        return $diagnosis->of(Job::query()->with(['findings', 'diagnoses', 'machine.redTag'])->findOrFail($job), $request->words('school') ?? 'measure-first');
+        return $diagnosis->of(JobState::of(Job::query()->findOrFail($job)), $request->words('school') ?? 'measure-first');
     }
 
     public function record(int $job, RecordFindingsRequest $request, RecordFinding $record): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $record->record(Job::query()->findOrFail($job), $request->findings(), $request->checks(), $request->words('value'), Here::person());
 
         return $this->show->of($job);
@@ -31,7 +33,7 @@ final readonly class DiagnosisController
 
     public function reading(int $job, RecordReadingRequest $request, RecordReading $record): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $record->record(Job::query()->findOrFail($job), $request->string('check')->toString(), $request->float('value'), Here::person());
 
         return $this->show->of($job);
@@ -39,7 +41,7 @@ final readonly class DiagnosisController
 
     public function withdraw(int $job, int $finding, WithdrawFinding $withdraw): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $withdraw->withdraw(Job::query()->findOrFail($job), JobFinding::query()->where('job_id', $job)->findOrFail($finding), Here::person());
 
         return $this->show->of($job);
@@ -47,7 +49,7 @@ final readonly class DiagnosisController
 
     public function hide(int $job, HideCheckRequest $request, HideCheck $hide): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $hide->hide(Job::query()->findOrFail($job), $request->string('check')->toString(), Here::person());
 
         return $this->show->of($job);
@@ -55,7 +57,7 @@ final readonly class DiagnosisController
 
     public function confirm(int $job, ConfirmFaultsRequest $request, ConfirmFaults $confirm): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         /** @var list<string> $faults */
         $faults = array_values((array) $request->validated('faults'));
         $confirm->confirm(Job::query()->findOrFail($job), $faults, $request->integer('version'), Here::person());
@@ -65,7 +67,7 @@ final readonly class DiagnosisController
 
     public function pass(int $job, PassFindRequest $request, ConfirmFaults $confirm): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $confirm->pass(Job::query()->findOrFail($job), $request->string('reason')->toString(), $request->integer('version'), Here::person());
 
         return $this->show->of($job);
@@ -73,7 +75,7 @@ final readonly class DiagnosisController
 
     public function supersede(int $job, SupersedeRequest $request, ConfirmFaults $confirm): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $confirm->supersede(Job::query()->findOrFail($job), $request->string('fault')->toString(), $request->words('overturnedBy'), $request->integer('version'), Here::person());
 
         return $this->show->of($job);

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Diagnosis;
 
-use App\Intake\Job;
+use App\Intake\JobState;
+use App\Safety\SafetyOfJob;
 use App\Shop\Setting;
 use App\Stock\ClassCosts;
 use Illuminate\Support\Facades\DB;
@@ -20,14 +21,14 @@ final readonly class DiagnosisQuery
     {
     }
 
-    public function of(Job $job, string $school = 'measure-first'): Diagnosis
+    public function of(JobState $state, string $school = 'measure-first'): Diagnosis
     {
-        return $this->judge($this->case($job, $school));
+        return $state->once("diagnosis:{$school}", fn (): Diagnosis => $this->judge($this->case($state, $school)));
     }
 
-    public function case(Job $job, string $school): CaseFile
+    public function case(JobState $state, string $school): CaseFile
     {
-        return CaseFile::read($this->input($job, $school), $this->knowledge);
+        return $state->once("case:{$school}", fn (): CaseFile => CaseFile::read($this->input($state, $school), $this->knowledge));
     }
 
     public function judge(CaseFile $case): Diagnosis
@@ -35,21 +36,12 @@ final readonly class DiagnosisQuery
         return (new Diagnose($this->knowledge))->judge($case);
     }
 
-    /** The powered check a lead signed for under the red tag, while it is not done. */
-    public function signedTest(Job $job): ?string
-    {
-        $job->loadMissing('machine.redTag.supervisedTest');
-        $test = $job->machine->redTag?->supervisedTest;
-
-        return $test === null || $test->done_at !== null ? null : $test->test;
-    }
-
     /** @return array<string, mixed> what `compute diagnose` would be given */
-    public function input(Job $job, string $school): array
+    public function input(JobState $state, string $school): array
     {
-        $job->loadMissing(['findings', 'machine.redTag']);
+        $job = $state->job;
         $findings = [];
-        foreach ($job->findings as $finding) {
+        foreach (FoundInJob::of($state)->findings() as $finding) {
             // a code that has left the knowledge no longer speaks
             if (isset($this->knowledge->findings[$finding->code])) {
                 $findings[$finding->code] = $finding->present ? 'present' : 'absent';
@@ -64,7 +56,7 @@ final readonly class DiagnosisQuery
             'history' => [...$this->counts->ofFamily($family), 'shop' => $this->counts->ofShop()],
             'school' => $school,
             'untold' => 'weigh',
-            'red_tag' => $job->machine->redTag !== null,
+            'red_tag' => SafetyOfJob::of($state)->redTag !== null,
             'hidden' => array_values(array_filter(DB::table('hidden_checks')->where('job_id', $job->id)->pluck('code')->all(), fn (mixed $code): bool => is_string($code) && isset($this->knowledge->checks[$code]))),
             'on_shelf' => $parts['on_shelf'],
             'rates' => ['bench_minute' => (float) Setting::benchMinuteMinor(), 'parts' => $parts['costs'], 'waiting' => $parts['waiting']],

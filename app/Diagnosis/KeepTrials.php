@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Diagnosis;
 
 use App\Api\Refused;
+use App\Intake\Findings;
 use App\Intake\Job;
 use App\Intake\JobRecord;
 use App\Intake\Photograph;
 use App\Intake\Said;
+use App\Safety\AllowCheck;
 use App\Shop\Person;
 use OddBench\Input\InputError;
 use OddBench\Knowledge\Knowledge;
@@ -21,7 +23,7 @@ final readonly class KeepTrials
 
     private const FINDING = 'setting-cures-it';
 
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private RecordFinding $findings, private TrialsQuery $trials)
+    public function __construct(private Knowledge $knowledge, private JobRecord $record, private Findings $findings, private AllowCheck $allow, private TrialsQuery $trials)
     {
     }
 
@@ -36,7 +38,7 @@ final readonly class KeepTrials
         }
 
         return $this->record->write($job, $by, null, function (Job $job) use ($settings, $rating, $stopped, $bandMm, $note, $photograph, $by): Said {
-            $this->findings->allowUnderRedTag($job, self::CHECK);
+            $this->allow->underRedTag($job, self::CHECK);
             $number = 1 + (int) TrialPrint::query()->where('job_id', $job->id)->max('number');
             TrialPrint::query()->create([
                 'job_id' => $job->id, 'number' => $number, 'settings' => $settings, 'rating' => $rating, 'stopped' => $stopped,

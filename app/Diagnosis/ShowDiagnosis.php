@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Diagnosis;
 
-use App\Intake\Job;
+use App\Intake\JobState;
+use App\Safety\SafetyOfJob;
 use OddBench\Diagnosis\CaseFile;
 use OddBench\Diagnosis\Diagnose;
 use OddBench\Diagnosis\Diagnosis;
@@ -27,17 +28,19 @@ final readonly class ShowDiagnosis
     {
     }
 
-    public function of(Job $job, string $school): DiagnosisView
+    public function of(JobState $state, string $school): DiagnosisView
     {
-        $case = $this->query->case($job, $school);
-        $diagnosis = $this->query->judge($case);
-        $signed = $this->query->signedTest($job);
+        $job = $state->job;
+        $case = $this->query->case($state, $school);
+        $diagnosis = $this->query->of($state, $school);
+        $signed = SafetyOfJob::of($state)->signedTest();
+        $found = FoundInJob::of($state);
         $history = $this->counts->ofFamily($job->machine->family);
         $shown = array_filter($diagnosis->suspects, static fn (Suspect $s): bool => $s->explains !== []);
-        $present = array_fill_keys($job->findings->filter(fn (JobFinding $f): bool => $f->present)->pluck('code')->all(), true);
+        $present = array_fill_keys($found->findings()->filter(fn (JobFinding $f): bool => $f->present)->pluck('code')->all(), true);
         $next = $diagnosis->nextAtTheBench($signed);
-        $superseded = array_values(array_filter($job->diagnoses->whereNotNull('superseded_at')->pluck('fault')->all(), fn (mixed $code): bool => is_string($code) && isset($this->knowledge->faults[$code])));
-        [$moves, $lines] = $this->history->of($job, $case, array_map(static fn (Suspect $s): string => $s->code, array_values($shown)), $superseded);
+        $superseded = array_values(array_filter($found->overturned(), fn (string $code): bool => isset($this->knowledge->faults[$code])));
+        [$moves, $lines] = $this->history->of($state, $case, array_map(static fn (Suspect $s): string => $s->code, array_values($shown)), $superseded);
 
         return new DiagnosisView(
             version: $job->version,
@@ -49,7 +52,7 @@ final readonly class ShowDiagnosis
             overturned: $this->words->overturned($this->first->counts()),
             // while looks are left that tell, they are made first
             noneAdvice: $diagnosis->noneLeads() && ! in_array(($next[0] ?? null)?->kind, ['check', 'sweep'], true) ? $this->words->noneAdvice() : [],
-            next: array_map(fn (Step $s): StepView => $this->step($s, $diagnosis, $case, $job->machine->redTag !== null && $s->needsPower && $s->code !== $signed), array_slice($next, 0, self::STEPS)),
+            next: array_map(fn (Step $s): StepView => $this->step($s, $diagnosis, $case, SafetyOfJob::of($state)->redTag !== null && $s->needsPower && $s->code !== $signed), array_slice($next, 0, self::STEPS)),
             why: $this->words->why($next, $diagnosis),
             otherSchool: $this->words->otherSchool($next, $this->query->judge($case->byTheOtherSchool())->nextAtTheBench($signed), $case),
             likely: (new Diagnose($this->knowledge))->likelyFindings($case, self::LIKELY),

@@ -8,6 +8,7 @@ use App\Api\Csv;
 use App\Intake\Job;
 use App\Intake\JobView;
 use App\Intake\ShowJob;
+use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Support\Facades\Gate;
 use OddBench\Diagnosis\Trials;
@@ -29,7 +30,7 @@ final readonly class TrialController
 
     public function store(int $job, AddTrialRequest $request): TrialsView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $band = $request->filled('bandFromMm') ? [$request->float('bandFromMm'), $request->float('bandToMm')] : null;
         $settings = $request->settings();
         $this->keep->add(Job::query()->findOrFail($job), $settings === [] ? ['-' => '-'] : $settings, $request->integer('rating'), $request->boolean('stopped'), $band, $request->words('note'), $request->wholeOrNull('photograph'), Here::person());
@@ -40,7 +41,7 @@ final readonly class TrialController
     /** Works the prints of a plan out; nothing is written. */
     public function plan(int $job, PlanTrialsRequest $request): TrialPlanView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         /** @var list<array<string, float|string>> $prints */
         $prints = (new Trials)->compute(['plan' => $request->levels()])['plan'];
 
@@ -49,7 +50,7 @@ final readonly class TrialController
 
     public function withdraw(int $job, int $trial): TrialsView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $this->keep->withdraw(Job::query()->findOrFail($job), $trial, Here::person());
 
         return $this->index($job);
@@ -57,7 +58,7 @@ final readonly class TrialController
 
     public function conclude(int $job): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $this->keep->conclude(Job::query()->findOrFail($job), Here::person());
 
         return $this->show->of($job);

@@ -72,19 +72,6 @@ final readonly class KeepLookList
         });
     }
 
-    /** Inside a running write to a job: a check done there settles the look this machine owes. */
-    public function lookedInJob(Job $job, string $check, Person $by): void
-    {
-        $open = LookOwed::query()->with('list')->where('machine_id', $job->machine_id)->whereNull('looked_at')
-            ->whereHas('list', fn ($lists) => $lists->where('look', $check)->whereNull('closed_at'))->get();
-        foreach ($open as $owed) {
-            $fault = $this->knowledge->faults[$owed->list->fault] ?? null;
-            $signs = array_intersect($this->knowledge->checks[$check]->yields ?? [], array_keys($fault->shows ?? []));
-            $affected = $job->findings()->whereIn('code', $signs)->where('present', true)->exists();
-            $owed->update(['affected' => $affected, 'job_id' => $job->id, 'looked_by' => $by->id, 'looked_at' => now()]);
-        }
-    }
-
     private function lockOpen(LookList $list): void
     {
         if (LookList::query()->lockForUpdate()->findOrFail($list->id)->closed_at !== null) {

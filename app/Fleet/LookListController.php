@@ -6,6 +6,7 @@ namespace App\Fleet;
 
 use App\Intake\Job;
 use App\Machines\Machine;
+use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Support\Facades\Gate;
 
@@ -27,14 +28,14 @@ final readonly class LookListController
 
     public function open(int $job, OpenLookListRequest $request): LookListView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
 
         return $this->query->one($this->keep->open(Job::query()->findOrFail($job), $request->string('fault')->toString(), Here::person()));
     }
 
     public function look(int $list, NoteLookRequest $request): LookListView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $found = LookList::query()->findOrFail($list);
         $this->keep->look($found, Machine::known($request->string('tag')->toString()), $request->boolean('affected'), $request->words('note'), Here::person());
 
@@ -43,7 +44,7 @@ final readonly class LookListController
 
     public function close(int $list): LookListView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $this->keep->close(LookList::query()->findOrFail($list), Here::person());
 
         return $this->show($list);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Fleet;
 
+use App\Intake\Job;
 use App\Machines\Machine;
 use Illuminate\Support\Facades\DB;
 use OddBench\Fleet\LookCount;
@@ -20,8 +21,9 @@ final readonly class LookListQuery
 
     public function one(LookList $list): LookListView
     {
-        $list->load(['job.machine', 'openedBy', 'owed.machine.openJob', 'owed.lookedBy']);
+        $list->load(['job.machine', 'openedBy', 'owed.machine', 'owed.lookedBy']);
         $owed = $list->owed->sortBy([fn (LookOwed $a, LookOwed $b): int => [$a->looked_at !== null, $a->affected !== true, $a->machine->tag] <=> [$b->looked_at !== null, $b->affected !== true, $b->machine->tag]]);
+        $open = Job::openOf($owed->map(static fn (LookOwed $o): int => $o->machine_id));
         $count = LookCount::of($owed->count(), $owed->whereNotNull('looked_at')->count(), $owed->where('affected', true)->count());
         $check = $this->knowledge->checks[$list->look] ?? null;
         $fault = $this->knowledge->faults[$list->fault] ?? null;
@@ -49,7 +51,7 @@ final readonly class LookListQuery
             shareLow: $count->interval()[0] ?? null,
             shareHigh: $count->interval()[1] ?? null,
             said: $count->because(),
-            machines: array_values($owed->map(fn (LookOwed $o): LookView => LookView::of($o, $this->knowledge))->all()),
+            machines: array_values($owed->map(fn (LookOwed $o): LookView => LookView::of($o, $this->knowledge, $open[$o->machine_id] ?? null))->all()),
         );
     }
 

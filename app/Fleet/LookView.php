@@ -24,12 +24,12 @@ final readonly class LookView extends View
     ) {
     }
 
-    public static function of(LookOwed $owed, Knowledge $knowledge): self
+    public static function of(LookOwed $owed, Knowledge $knowledge, ?int $openJob): self
     {
         $machine = $owed->machine;
 
         return new self(
-            $machine->tag, $knowledge->families[$machine->family]->name ?? $machine->family, $machine->place, $machine->openJob?->id,
+            $machine->tag, $knowledge->families[$machine->family]->name ?? $machine->family, $machine->place, $openJob,
             $owed->affected, $owed->note, $owed->lookedBy?->name, $owed->looked_at?->toIso8601String(),
         );
     }

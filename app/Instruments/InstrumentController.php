@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Instruments;
 
 use App\Intake\Job;
+use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -49,7 +50,7 @@ final readonly class InstrumentController
     /** The same, kept in a job with the findings it stands for. */
     public function take(int $job, string $name, Request $request, TakeReading $take): ReadView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         [$sheet, $input, $result] = $this->read($name, $request);
         $position = $request->query('position');
         $take->take(Job::query()->with('machine')->findOrFail($job), $sheet, $input, $result, is_string($position) && $position !== '' ? $position : null, Here::person());

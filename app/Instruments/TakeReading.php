@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Instruments;
 
-use App\Diagnosis\RecordFinding;
+use App\Intake\Findings;
 use App\Intake\Job;
 use App\Intake\JobRecord;
 use App\Intake\Said;
+use App\Safety\AllowCheck;
 use App\Safety\PutOnRedTag;
 use App\Shop\Person;
 use OddBench\Input\Contents;
@@ -20,7 +21,7 @@ use OddBench\Knowledge\Knowledge;
 /** Keeps what an instrument read in a job, with the findings it stands for, so that the ranking moves at once. */
 final readonly class TakeReading
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private RecordFinding $findings, private PutOnRedTag $redTag)
+    public function __construct(private Knowledge $knowledge, private JobRecord $record, private Findings $findings, private AllowCheck $allow, private PutOnRedTag $redTag)
     {
     }
 
@@ -43,7 +44,7 @@ final readonly class TakeReading
         return $this->record->write($job, $by, null, function (Job $job) use ($sheet, $input, $result, $position, $value, $meant, $by): Said {
             $check = $this->checkOf($sheet, array_keys($meant));
             if ($check !== null) {
-                $this->findings->allowUnderRedTag($job, $check->code)?->update(['done_at' => now(), 'done_by' => $by->id, 'result' => $result['because'] ?? $sheet->name]);
+                $this->allow->underRedTag($job, $check->code)?->update(['done_at' => now(), 'done_by' => $by->id, 'result' => $result['because'] ?? $sheet->name]);
             }
             $unit = $sheet->keeps->unit ?? '';
             Reading::query()->create([

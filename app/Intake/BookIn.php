@@ -5,19 +5,17 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Api\Refused;
-use App\Diagnosis\JobFinding;
 use App\Machines\Machine;
-use App\Safety\PutOnRedTag;
 use App\Shop\Person;
 use Illuminate\Support\Facades\DB;
 use OddBench\Input\InputError;
 use OddBench\Intake\Station;
-use OddBench\Knowledge\Knowledge;
 
 /** Opens a job for a machine: it stands at Make safe with what was told as its first findings. */
 final readonly class BookIn
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private PutOnRedTag $redTag)
+    /** @param  iterable<HearsBooking>  $rooms */
+    public function __construct(private JobRecord $record, private iterable $rooms)
     {
     }
 
@@ -48,31 +46,13 @@ final readonly class BookIn
                 'opened_at' => now(),
             ]);
             $this->record->note($job, $by, new Said('booked-in', "Booked in for {$booking->kind->value}: “{$booking->complaint}”"));
-            $this->putDown($job, $booking, $by);
+            foreach ($this->rooms as $room) {
+                $room->booked($job, $booking, $by);
+            }
+            $this->record->settle($job);
 
             return $job;
         });
-    }
-
-    /** What was told, as the first findings; a sign of danger puts the red tag on at once. */
-    private function putDown(Job $job, Booking $booking, Person $by): void
-    {
-        $dangers = [];
-        foreach (array_unique(array_filter([$booking->began->finding(), ...$booking->told])) as $i => $code) {
-            $finding = $this->knowledge->finding($code, "told.{$i}");
-            foreach ($finding->neverWith as $never) {
-                if (in_array($never, $booking->told, true)) {
-                    throw InputError::at("told.{$i}", "“{$finding->name}” and “{$this->knowledge->findings[$never]->name}” cannot both be. Leave one out.");
-                }
-            }
-            JobFinding::query()->create(['job_id' => $job->id, 'code' => $code, 'present' => true, 'source' => 'told', 'person_id' => $by->id, 'at' => now()]);
-            if ($finding->redTag) {
-                $dangers[] = $finding->name;
-            }
-        }
-        if ($dangers !== []) {
-            $this->record->note($job, $by, $this->redTag->on($job, implode(', ', $dangers), $by));
-        }
     }
 
     private function refuseImpossible(Machine $machine, Booking $booking): void

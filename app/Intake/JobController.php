@@ -6,6 +6,7 @@ namespace App\Intake;
 
 use App\Machines\Machine;
 use App\Machines\RegisterMachine;
+use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
@@ -26,7 +27,7 @@ final readonly class JobController
 
     public function store(BookInRequest $request, RegisterMachine $register, BookIn $bookIn): JobView
     {
-        Gate::authorize('bookIn', Job::class);
+        Gate::authorize(Ability::BookIn);
         $job = DB::transaction(function () use ($request, $register, $bookIn): Job {
             $tag = $request->words('tag');
             /** @var 'owner'|'farm'|'resale' $heldAs */
@@ -52,7 +53,7 @@ final readonly class JobController
 
     public function update(int $job, EditJobRequest $request, EditJob $edit): JobView
     {
-        Gate::authorize('edit', Job::class);
+        Gate::authorize(Ability::Edit);
         $found = Job::query()->findOrFail($job);
         $version = $request->integer('version');
         if ($request->has('waitsFor')) {
@@ -75,7 +76,7 @@ final readonly class JobController
 
     public function move(int $job, MoveJobRequest $request, MoveJob $move): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $move->move(Job::query()->findOrFail($job), Station::from($request->string('to')->toString()), $request->words('why'), $request->integer('version'), Here::person());
 
         return $this->show->of($job);
@@ -83,7 +84,7 @@ final readonly class JobController
 
     public function hands(int $job, HandsRequest $request, Hands $hands): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $found = Job::query()->whereNull('finished_at')->findOrFail($job);
         DB::transaction(fn () => $request->boolean('on') ? $hands->on($found, Here::person()) : $hands->off($found, Here::person()));
 

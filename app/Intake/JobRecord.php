@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class JobRecord
 {
-    public function __construct(private Hands $hands)
+    public function __construct(private Hands $hands, private SaysNextStep $next, private JobStates $states)
     {
     }
 
@@ -23,30 +23,39 @@ final readonly class JobRecord
      * @param  int|null  $version  the version the edit was made from; null for what only adds
      * @param  Closure(Job): Said  $change
      * @param  bool  $byHand  the person’s hands are on the machine
+     * @param  OnlyAt|null  $at  where it has to stand for this
      *
      * @throws Stale when somebody else changed the job since
-     * @throws Refused when the job is finished
+     * @throws Refused when the job is finished, or stands elsewhere
      */
-    public function write(Job $job, Person $by, ?int $version, Closure $change, bool $byHand = true): Job
+    public function write(Job $job, Person $by, ?int $version, Closure $change, bool $byHand = true, ?OnlyAt $at = null): Job
     {
-        return DB::transaction(function () use ($job, $by, $version, $change, $byHand): Job {
+        return DB::transaction(function () use ($job, $by, $version, $change, $byHand, $at): Job {
             $locked = Job::query()->with('machine')->lockForUpdate()->findOrFail($job->id);
             $this->refuseStale($locked, $version);
             if (! $locked->isOpen()) {
                 throw Refused::because('job', 'This job is finished; nothing is added to it any more. Book the machine in again.');
             }
+            $at?->hold($locked);
             $said = $change($locked);
             $locked->version++;
-            $locked->next_step = null;
-            $locked->next_minutes = null;
-            $locked->save();
             $this->note($locked, $by, $said);
             if ($byHand && $locked->isOpen()) {
                 $this->hands->on($locked, $by);
             }
+            $this->settle($locked);
 
             return $locked;
         });
+    }
+
+    /** Saves a job with its next step, inside a running write, and leaves its state for the answer. */
+    public function settle(Job $job): void
+    {
+        $state = JobState::of($job);
+        [$job->next_step, $job->next_minutes] = $job->isOpen() ? $this->next->of($state) : [null, null];
+        $job->save();
+        $this->states->leave($state);
     }
 
     public function note(Job $job, Person $by, Said $said): void

@@ -5,78 +5,8 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Api\View;
-use App\Diagnosis\ConfirmedView;
-use App\Diagnosis\FindingView;
-use App\Fleet\LookListLine;
-use App\Machines\FittingView;
-use App\Machines\MachineSummary;
-use App\Machines\PastJobView;
-use App\Machines\WarrantyView;
-use App\Proof\ProofView;
-use App\Release\WayOutView;
-use App\Repair\MendView;
-use App\Safety\RedTagView;
-use App\Stock\MovementView;
-use OpenApi\Attributes as OA;
 
-/** A job with everything its screen shows, the ranking of faults apart. */
-#[OA\Schema]
-final readonly class JobView extends View
+/** A job as its screen shows it. */
+abstract readonly class JobView extends View
 {
-    /**
-     * @param  list<StationView>  $stations
-     * @param  array<string, bool|null>  $safetyAnswers
-     * @param  list<FindingView>  $findings
-     * @param  list<ConfirmedView>  $diagnoses  superseded ones among them
-     * @param  list<MendView>  $mends
-     * @param  list<MovementView>  $parts
-     * @param  list<ProofView>  $proofs
-     * @param  list<WayOutView>  $waysOut
-     * @param  list<FittingView>  $positions
-     * @param  list<PastJobView>  $pastJobs
-     * @param  list<LookListLine>  $lookLists  open ones this machine stands on
-     */
-    public function __construct(
-        #[OA\Property] public int $id,
-        #[OA\Property] public int $version,
-        #[OA\Property] public MachineSummary $machine,
-        #[OA\Property(enum: ['repair', 'service', 'upgrade', 'inspection', 'refurbish'])] public string $kind,
-        #[OA\Property(enum: ['intake', 'safety', 'diagnosis', 'repair', 'proof', 'release'])] public string $station,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: StationView::class))] public array $stations,
-        #[OA\Property] public string $complaint,
-        #[OA\Property] public ?string $screenSaid,
-        #[OA\Property] public ?string $cameAlong,
-        #[OA\Property] public string $began,
-        #[OA\Property] public ?float $hours,
-        #[OA\Property] public ?string $promisedFor,
-        #[OA\Property] public ?string $waitsFor,
-        #[OA\Property] public ?string $waitsNote,
-        #[OA\Property] public ?string $waitsUntil,
-        #[OA\Property] public ?string $findPassedBecause,
-        #[OA\Property] public string $openedAt,
-        #[OA\Property] public ?string $finishedAt,
-        #[OA\Property] public ?string $destination,
-        #[OA\Property(description: 'it left with a sheet')] public bool $sheet,
-        #[OA\Property] public ?string $handsOf,
-        #[OA\Property] public ?RedTagView $redTag,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'boolean', nullable: true))] public array $safetyAnswers,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: FindingView::class))] public array $findings,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ConfirmedView::class))] public array $diagnoses,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MendView::class))] public array $mends,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MovementView::class))] public array $parts,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ProofView::class))] public array $proofs,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: WayOutView::class))] public array $waysOut,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: FittingView::class))] public array $positions,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PastJobView::class))] public array $pastJobs,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: LookListLine::class))] public array $lookLists,
-        #[OA\Property] public ?WarrantyView $warranty,
-        #[OA\Property(description: 'the spool the print that went wrong came from, in words')] public ?string $spool,
-    ) {
-    }
-
-    /** @return array<string, mixed> an empty map stays a map */
-    public function jsonSerialize(): array
-    {
-        return ['safetyAnswers' => (object) $this->safetyAnswers] + parent::jsonSerialize();
-    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Api\DrawAnew;
 use App\Api\KeptFile;
 use App\Api\Refused;
 use App\Shop\Person;

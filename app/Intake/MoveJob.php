@@ -23,7 +23,7 @@ final readonly class MoveJob
     public function move(Job $job, Station $to, ?string $why, int $version, Person $by): Job
     {
         return $this->record->write($job, $by, $version, function (Job $job) use ($to, $why): Said {
-            $obstacles = $this->walk->of($job)->obstacles($job->station, $to);
+            $obstacles = $this->walk->of(JobState::of($job))->obstacles($job->station, $to);
             if ($obstacles !== []) {
                 throw Refused::because('to', ...$obstacles);
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -15,7 +16,7 @@ final readonly class PhotographController
     /** The body is the picture itself. */
     public function store(int $job, Request $request, KeepPhotograph $keep): PhotographView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
 
         return PhotographView::of($keep->keep(Job::query()->findOrFail($job), $request->getContent(), Here::person()));
     }

@@ -4,40 +4,43 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
-use App\Diagnosis\Confirmed;
-use App\Proof\OwedQuery;
-use App\Repair\Mend;
-use App\Repair\TrayQuery;
-use App\Safety\SafetyState;
+use LogicException;
 use OddBench\Intake\Walk;
 
-/** Reads what the rules of the stations need to know of a job. */
+/** Puts together what the rooms say of a job’s walk. */
 final readonly class WalkQuery
 {
-    public function __construct(private OwedQuery $owed, private SafetyState $safety, private TrayQuery $tray)
+    /** @param  iterable<SaysOfWalk>  $rooms */
+    public function __construct(private iterable $rooms)
     {
     }
 
-    public function of(Job $job): Walk
+    /** @throws LogicException when no room says one of the facts: a walk with a fact left out would let a danger pass */
+    public function of(JobState $state): Walk
     {
-        $job->loadMissing(['confirmed', 'mends', 'proofResults', 'safetyAnswers', 'machine.redTag', 'movements', 'takenOff.back', 'explained', 'railTurns']);
+        $facts = [];
+        foreach ($this->rooms as $room) {
+            foreach ($room->ofWalk($state) as $fact => $value) {
+                if (array_key_exists($fact, $facts)) {
+                    throw new LogicException("Two rooms say “{$fact}” of the walk.");
+                }
+                $facts[$fact] = $value;
+            }
+        }
 
         return new Walk(
-            safetyAnswered: $this->safety->unanswered($job) === [],
-            redTag: $job->machine->redTag !== null,
-            confirmed: $job->confirmed->count(),
-            passedFind: $job->find_passed_because !== null,
-            workNoted: $this->unmended($job) === [],
-            missingProofs: $this->owed->missingNames($job),
-            notAccounted: $this->tray->open($job),
+            safetyAnswered: $facts['safetyAnswered'] ?? self::unsaid('safetyAnswered'),
+            redTag: $facts['redTag'] ?? self::unsaid('redTag'),
+            confirmed: $facts['confirmed'] ?? self::unsaid('confirmed'),
+            passedFind: $state->job->find_passed_because !== null,
+            workNoted: $facts['workNoted'] ?? self::unsaid('workNoted'),
+            missingProofs: $facts['missingProofs'] ?? self::unsaid('missingProofs'),
+            notAccounted: $facts['notAccounted'] ?? self::unsaid('notAccounted'),
         );
     }
 
-    /** @return list<string> codes of confirmed faults with no mend noted */
-    public function unmended(Job $job): array
+    private static function unsaid(string $fact): never
     {
-        $mended = $job->mends->map(fn (Mend $mend): ?string => $mend->fault)->filter()->all();
-
-        return array_values(array_diff($job->confirmed->map(fn (Confirmed $c): string => $c->fault)->all(), $mended));
+        throw new LogicException("No room says “{$fact}” of the walk.");
     }
 }

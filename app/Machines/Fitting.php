@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Machines;
 
 use App\Shop\Person;
-use App\Stock\Part;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -29,7 +28,6 @@ use Illuminate\Support\Carbon;
  * @property bool $upgrade
  * @property 'scrap'|'spare'|'seller'|'lost'|null $became
  * @property 'tested'|'untested'|null $grade
- * @property-read Part|null $part
  * @property-read Machine $machine
  * @property-read Person|null $person
  */
@@ -51,11 +49,5 @@ final class Fitting extends Model
     public function machine(): BelongsTo
     {
         return $this->belongsTo(Machine::class);
-    }
-
-    /** @return BelongsTo<Part, $this> */
-    public function part(): BelongsTo
-    {
-        return $this->belongsTo(Part::class);
     }
 }

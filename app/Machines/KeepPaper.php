@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
+use App\Api\DrawAnew;
 use App\Api\KeptFile;
-use App\Intake\DrawAnew;
 use App\Shop\Person;
 use OddBench\Input\InputError;
 use OddBench\Knowledge\Knowledge;

@@ -5,13 +5,10 @@ declare(strict_types=1);
 namespace App\Machines;
 
 use App\Api\Refused;
-use App\Intake\Job;
-use App\Safety\RedTag;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 use OddBench\Input\InputError;
 use OddBench\Machines\Tag;
@@ -36,8 +33,6 @@ use OddBench\Machines\Tag;
  * @property string|null $printer_host
  * @property int|null $printer_port
  * @property-read Owner|null $owner
- * @property-read RedTag|null $redTag
- * @property-read Job|null $openJob
  * @property-read Collection<int, Fitting> $fittings
  */
 final class Machine extends Model
@@ -65,32 +60,10 @@ final class Machine extends Model
         return $this->belongsTo(Owner::class);
     }
 
-    /** @return HasMany<Job, $this> */
-    public function jobs(): HasMany
-    {
-        return $this->hasMany(Job::class);
-    }
-
-    /** @return HasOne<Job, $this> */
-    public function openJob(): HasOne
-    {
-        return $this->hasOne(Job::class)->whereNull('finished_at');
-    }
-
     /** @return HasMany<Fitting, $this> */
     public function fittings(): HasMany
     {
         return $this->hasMany(Fitting::class);
-    }
-
-    /**
-     * The red tag it wears now.
-     *
-     * @return HasOne<RedTag, $this>
-     */
-    public function redTag(): HasOne
-    {
-        return $this->hasOne(RedTag::class)->whereNull('off_at');
     }
 
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
-use App\Intake\Job;
+use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -32,7 +32,7 @@ final readonly class PaperController
     /** The body is the paper itself; its title stands in the query. */
     public function store(string $family, Request $request, KeepPaper $keep): PapersView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $keep->keep($family, $request->string('title')->toString(), $request->getContent(), Here::person());
 
         return $this->index($family);
@@ -40,7 +40,7 @@ final readonly class PaperController
 
     public function withdraw(int $paper): PapersView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $found = Paper::query()->whereNull('withdrawn_at')->findOrFail($paper);
         $found->update(['withdrawn_at' => now()]);
 
@@ -49,7 +49,7 @@ final readonly class PaperController
 
     public function mark(int $paper, MarkRequest $request, KeepPaper $keep): PapersView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $found = Paper::query()->whereNull('withdrawn_at')->findOrFail($paper);
         /** @var 'position'|'socket' $kind */
         $kind = $request->string('kind')->toString();
@@ -60,7 +60,7 @@ final readonly class PaperController
 
     public function unmark(int $paper, int $mark): PapersView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         PaperMark::query()->where('paper_id', $paper)->findOrFail($mark)->delete();
 
         return $this->index(Paper::query()->findOrFail($paper)->family);

@@ -20,9 +20,9 @@ final readonly class WarrantyView extends View
     ) {
     }
 
-    public static function of(Machine $machine, ?string $choice = null): ?self
+    public static function of(Machine $machine, bool $runs, ?string $choice = null): ?self
     {
         return $machine->warranty_until === null || $machine->warranty_by === null ? null
-            : new self($machine->warranty_by, $machine->warranty_until->toDateString(), $machine->warranty_note, Warranty::runs($machine), $choice);
+            : new self($machine->warranty_by, $machine->warranty_until->toDateString(), $machine->warranty_note, $runs, $choice);
     }
 }

@@ -5,14 +5,17 @@ declare(strict_types=1);
 namespace App\Proof;
 
 use App\Api\Refused;
-use App\Diagnosis\RecordFinding;
+use App\Intake\Findings;
 use App\Intake\Job;
 use App\Intake\JobRecord;
+use App\Intake\JobState;
 use App\Intake\MoveJob;
+use App\Intake\OnlyAt;
 use App\Intake\Said;
 use App\Machines\Machine;
 use App\Proof\Runner\RunFiles;
 use App\Safety\PutOnRedTag;
+use App\Safety\RedTag;
 use App\Shop\Person;
 use Illuminate\Support\Facades\DB;
 use OddBench\Input\InputError;
@@ -24,7 +27,7 @@ use OddBench\Proof\Owed;
 /** Starts a proof run, answers it, stops it, and takes what failed back to Find. */
 final readonly class ControlRun
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private OwedQuery $owed, private RecordFinding $findings, private PutOnRedTag $redTag, private RunFiles $files)
+    public function __construct(private Knowledge $knowledge, private JobRecord $record, private OwedQuery $owed, private Findings $findings, private PutOnRedTag $redTag, private RunFiles $files)
     {
     }
 
@@ -40,19 +43,16 @@ final readonly class ControlRun
         return $this->record->write($job, $by, null, function (Job $job) use ($host, $port, $address, $leaveOut, $by): Said {
             // two that want the same printer come one after the other
             DB::select('SELECT pg_advisory_xact_lock(?, hashtext(?))', [0x0DD, $address]);
-            if ($job->station !== Station::Proof) {
-                throw Refused::because('station', "The job stands at {$job->station->words()}; runs are started at Prove.");
-            }
-            if ($job->machine->redTag()->exists()) {
+            if (RedTag::wornBy($job->machine_id) !== null) {
                 throw Refused::because('redTag', 'The machine wears a red tag: nothing is run until it is off.');
             }
             if (! isset($this->knowledge->families[$job->machine->family])) {
                 throw Refused::because('family', 'How far this machine can be driven is not known: its family is in no file. Nothing moves it; prove it by hand.');
             }
             $this->refuseTaken($job, $host, $port, $address);
-            $job->load(OwedQuery::NEEDS);
-            $passed = $this->owed->passed($job);
-            $plan = $this->owed->plan($job);
+            $state = JobState::of($job);
+            $passed = $this->owed->passed($state);
+            $plan = $this->owed->plan($state);
             if ($plan->openStage($passed) === Stage::Cold) {
                 throw Refused::because('stage', 'First what is proved cold and unplugged: '.implode(', ', array_map(static fn (Owed $o): string => $o->proof->name, array_filter($plan->missing($passed), static fn (Owed $o): bool => $o->proof->stage === Stage::Cold))).'.');
             }
@@ -61,7 +61,7 @@ final readonly class ControlRun
             ProofRun::query()->create(['job_id' => $job->id, 'machine_id' => $job->machine_id, 'address' => $address, 'stages' => $stages, 'state' => 'waiting', 'results' => (object) [], 'person_id' => $by->id, 'began_at' => now()]);
 
             return new Said('run', 'Proof run begun: '.implode(', ', array_map(static fn (string $s): string => mb_strtolower(StageProofs::NAMES[$s]), $stages)));
-        });
+        }, at: OnlyAt::the('runs are started', Station::Proof));
     }
 
     public function answer(ProofRun $run, string $answer): void
@@ -106,7 +106,8 @@ final readonly class ControlRun
         if ($taken !== null) {
             throw Refused::because('port', "The run of {$taken->job->machine->tag} speaks with the printer at this address now. Is the address right?");
         }
-        $tagged = Machine::query()->where(['printer_host' => $host, 'printer_port' => $port])->whereHas('redTag')->first();
+        $there = Machine::query()->where(['printer_host' => $host, 'printer_port' => $port])->get()->keyBy('id');
+        $tagged = $there->get(array_key_first(RedTag::worn($there->keys())) ?? 0);
         if ($tagged !== null) {
             throw Refused::because('redTag', "The printer at this address is {$tagged->tag}, which wears a red tag: nothing is run on it until that is off.");
         }

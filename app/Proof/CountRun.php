@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Proof;
 
 use App\Api\Refused;
+use App\Intake\JobState;
 use OddBench\Input\InputError;
 use OddBench\Intake\Station;
 
@@ -24,8 +25,8 @@ final readonly class CountRun
         }
         for ($again = true; $again;) {
             $again = false;
-            $job->load(OwedQuery::NEEDS);
-            foreach ($this->owed->plan($job)->missing($this->owed->passed($job)) as $owed) {
+            $state = JobState::of($job);
+            foreach ($this->owed->plan($state)->missing($this->owed->passed($state)) as $owed) {
                 $result = $run->results[StageProofs::SHOWS[$owed->proof->code] ?? ''] ?? null;
                 if ($result === null || ! $result['passed'] || ($owed->proof->unit !== null && $result['value'] === null)) {
                     continue;

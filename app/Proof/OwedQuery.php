@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Proof;
 
-use App\Intake\Job;
+use App\Intake\JobState;
 use App\Machines\RailTurn;
 use App\Repair\Mend;
 use App\Repair\TakenOff;
+use App\Repair\WorkOnJob;
 use App\Stock\Movement;
+use App\Stock\StockOfJob;
 use Illuminate\Support\Carbon;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\Traits;
@@ -19,58 +21,59 @@ use OddBench\Proof\ProofPlan;
 /** Which proofs a job owes, and which stand: a proof is owed again when later work touched what it proves. */
 final readonly class OwedQuery
 {
-    /** What of a job is read here. */
-    public const NEEDS = ['mends', 'movements', 'takenOff.back', 'railTurns', 'proofResults', 'machine'];
-
     public function __construct(private Knowledge $knowledge)
     {
     }
 
-    public function plan(Job $job): Plan
+    public function plan(JobState $state): Plan
     {
-        return $this->planSince($job, null);
+        return $state->once('owed', fn (): Plan => $this->planSince($state, null));
     }
 
     /** @return array<string, ProofResult> proof code => the latest result that still stands */
-    public function standing(Job $job): array
+    public function standing(JobState $state): array
+    {
+        return $state->once('standing', fn (): array => $this->stillStanding($state));
+    }
+
+    /** @return array<string, ProofResult> */
+    private function stillStanding(JobState $state): array
     {
         $latest = [];
-        foreach ($job->proofResults as $result) {
+        foreach (ProofsOfJob::of($state)->results as $result) {
             $latest[$result->proof] = $result;
         }
         $plans = [];
 
-        return array_filter($latest, function (ProofResult $result) use ($job, &$plans): bool {
-            $since = $plans[$result->at->format('U.u')] ??= $this->planSince($job, $result->at);
+        return array_filter($latest, function (ProofResult $result) use ($state, &$plans): bool {
+            $since = $plans[$result->at->format('U.u')] ??= $this->planSince($state, $result->at);
 
             return $since->find($result->proof) === null;
         });
     }
 
     /** @return array<string, bool> proof code => passed, of those that stand */
-    public function passed(Job $job): array
+    public function passed(JobState $state): array
     {
-        return array_map(static fn (ProofResult $result): bool => $result->passed, $this->standing($job));
+        return array_map(static fn (ProofResult $result): bool => $result->passed, $this->standing($state));
     }
 
     /** @return list<string> */
-    public function missingNames(Job $job): array
+    public function missingNames(JobState $state): array
     {
-        return array_map(static fn (Owed $owed): string => $owed->proof->name, $this->plan($job)->missing($this->passed($job)));
+        return array_map(static fn (Owed $owed): string => $owed->proof->name, $this->plan($state)->missing($this->passed($state)));
     }
 
     /** What the work done after a moment owes; all of it when there is none. */
-    private function planSince(Job $job, ?Carbon $moment): Plan
+    private function planSince(JobState $state, ?Carbon $moment): Plan
     {
         $later = static fn (Carbon $at): bool => $moment === null || $at->gt($moment);
-        $mends = $job->mends->filter(fn (Mend $mend): bool => $later($mend->at));
-        $undone = $job->movements->pluck('undoes_id')->filter()->all();
-        $fitted = $job->movements
-            ->filter(fn (Movement $m): bool => $m->kind === 'used' && $m->position !== null && ! in_array($m->id, $undone, true) && $later($m->at))
-            ->map(fn (Movement $m): string => (string) $m->position);
-        $unplugged = $job->takenOff->filter(fn (TakenOff $t): bool => $later($t->back->at ?? $t->at))->flatMap(fn (TakenOff $t): array => $t->sockets);
-        $turned = $job->railTurns->filter(fn (RailTurn $t): bool => $later($t->at))->map(fn (RailTurn $t): string => $t->position);
-        $family = $this->knowledge->families[$job->machine->family] ?? null;
+        $work = WorkOnJob::of($state);
+        $mends = $work->mends->filter(fn (Mend $mend): bool => $later($mend->at));
+        $fitted = StockOfJob::of($state)->fitted()->filter(fn (Movement $m): bool => $later($m->at))->map(fn (Movement $m): string => (string) $m->position);
+        $unplugged = $work->takenOff->filter(fn (TakenOff $t): bool => $later($t->back->at ?? $t->at))->flatMap(fn (TakenOff $t): array => $t->sockets);
+        $turned = $work->railTurns->filter(fn (RailTurn $t): bool => $later($t->at))->map(fn (RailTurn $t): string => $t->position);
+        $family = $this->knowledge->families[$state->job->machine->family] ?? null;
         $each = static fn (array $all): array => array_values(array_unique($all));
 
         $traits = Traits::of($family->traits ?? []);
@@ -83,21 +86,20 @@ final readonly class OwedQuery
             $due,
         );
         $plan = $of([]);
-        $due = $moment === null && $plan->owed !== [] ? $this->due($job, $plan, $traits) : [];
+        $due = $moment === null && $plan->owed !== [] ? $this->due($state, $plan, $traits) : [];
 
         return $due === [] ? $plan : $of($due);
     }
 
     /** @return list<string> proofs that come round, which this machine has not passed in time */
-    private function due(Job $job, Plan $plan, Traits $traits): array
+    private function due(JobState $state, Plan $plan, Traits $traits): array
     {
         $due = [];
         foreach ($this->knowledge->proofs as $proof) {
             if ($proof->everyMonths === null || $plan->find($proof->code) !== null || ! $traits->allow($proof->needs)) {
                 continue;
             }
-            $passed = ProofResult::query()->where(['proof' => $proof->code, 'passed' => true])->where('at', '>', $job->opened_at->copy()->subMonths((int) $proof->everyMonths))
-                ->whereIn('job_id', Job::query()->select('id')->where('machine_id', $job->machine_id)->where('id', '<>', $job->id))->exists();
+            $passed = (ProofsOfJob::of($state)->elsewhere[$proof->code] ?? null)?->gt($state->job->opened_at->copy()->subMonths((int) $proof->everyMonths)) ?? false;
             if (! $passed) {
                 $due[] = $proof->code;
             }

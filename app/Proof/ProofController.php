@@ -7,6 +7,7 @@ namespace App\Proof;
 use App\Intake\Job;
 use App\Intake\JobView;
 use App\Intake\ShowJob;
+use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Support\Facades\Gate;
 
@@ -18,7 +19,7 @@ final readonly class ProofController
 
     public function waive(int $job, WaiveProofRequest $request, RecordProof $record): JobView
     {
-        Gate::authorize('countersign', Job::class);
+        Gate::authorize(Ability::Countersign);
         $record->waive(Job::query()->findOrFail($job), $request->string('proof')->toString(), $request->string('because')->trim()->toString(), Here::person());
 
         return $this->show->of($job);
@@ -26,7 +27,7 @@ final readonly class ProofController
 
     public function record(int $job, RecordProofRequest $request, RecordProof $record, CountRun $count): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $record->record(Job::query()->findOrFail($job), $request->string('proof')->toString(), $request->numberOrNull('value'), $request->filled('passed') ? $request->boolean('passed') : null, Here::person(), $request->evidence());
         $run = ProofRun::query()->with(['job', 'person'])->where('job_id', $job)->orderByDesc('id')->first();
         if ($run !== null) {

@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace App\Proof;
 
 use App\Api\Refused;
-use App\Diagnosis\RecordFinding;
+use App\Intake\Findings;
 use App\Intake\Job;
 use App\Intake\JobRecord;
+use App\Intake\JobState;
 use App\Intake\MoveJob;
+use App\Intake\OnlyAt;
 use App\Intake\Photograph;
 use App\Intake\Said;
 use App\Safety\PutOnRedTag;
+use App\Safety\SafetyOfJob;
 use App\Shop\Person;
 use OddBench\Input\InputError;
 use OddBench\Intake\Station;
@@ -22,7 +25,7 @@ use OddBench\Proof\ProvedByLog;
 /** Writes down how a proof went. A failed one sends the job back to Find with the finding it is evidence of. */
 final readonly class RecordProof
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private OwedQuery $owed, private RecordFinding $findings, private PutOnRedTag $redTag)
+    public function __construct(private Knowledge $knowledge, private JobRecord $record, private OwedQuery $owed, private Findings $findings, private PutOnRedTag $redTag)
     {
     }
 
@@ -43,7 +46,6 @@ final readonly class RecordProof
         }
 
         return $this->record->write($job, $by, null, function (Job $job) use ($code, $value, $passed, $by, $evidence): Said {
-            $job->load([...OwedQuery::NEEDS, 'machine.redTag']);
             $owed = $this->open($job, $code);
             [$value, $ok] = $this->judge($owed, $value, $passed);
             ProofResult::query()->create(['job_id' => $job->id, 'proof' => $code, 'passed' => $ok, 'value' => $value, 'unit' => $value === null ? null : $owed->proof->unit, 'note' => $evidence->note, 'photograph_id' => $evidence->photograph, 'log' => $evidence->log, 'person_id' => $by->id, 'at' => now()]);
@@ -53,7 +55,7 @@ final readonly class RecordProof
             }
 
             return $this->backToFind($job, $owed, $measured, $by);
-        });
+        }, at: OnlyAt::the('proofs are done', Station::Proof));
     }
 
     /** A lead says in words why a proof is not done; those that keep people from harm are never waived. */
@@ -68,25 +70,22 @@ final readonly class RecordProof
         }
 
         return $this->record->write($job, $by, null, function (Job $job) use ($code, $because, $by): Said {
-            $job->load([...OwedQuery::NEEDS, 'machine.redTag']);
             $owed = $this->open($job, $code);
             ProofResult::query()->create(['job_id' => $job->id, 'proof' => $code, 'passed' => true, 'waived_because' => $because, 'person_id' => $by->id, 'at' => now()]);
 
             return new Said('proof-passed', "Waived {$owed->proof->name}: {$because}");
-        });
+        }, at: OnlyAt::the('proofs are done', Station::Proof));
     }
 
     private function open(Job $job, string $code): Owed
     {
-        if ($job->station !== Station::Proof) {
-            throw Refused::because('station', "The job stands at {$job->station->words()}; proofs are done at Prove.");
-        }
-        if ($job->machine->redTag !== null) {
+        $state = JobState::of($job);
+        if (SafetyOfJob::of($state)->redTag !== null) {
             throw Refused::because('redTag', 'The machine wears a red tag: nothing is proved until it is off.');
         }
-        $plan = $this->owed->plan($job);
+        $plan = $this->owed->plan($state);
         $owed = $plan->find($code) ?? throw Refused::because('proof', "This job does not owe “{$this->knowledge->proofs[$code]->name}”.");
-        $open = $plan->openStage($this->owed->passed($job));
+        $open = $plan->openStage($this->owed->passed($state));
         if ($open !== null && array_search($owed->proof->stage, $plan->stages(), true) > array_search($open, $plan->stages(), true)) {
             throw Refused::because('proof', "“{$owed->proof->stage->words()}” opens when “{$open->words()}” has passed.");
         }

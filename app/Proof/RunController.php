@@ -7,6 +7,7 @@ namespace App\Proof;
 use App\Intake\Job;
 use App\Intake\JobView;
 use App\Intake\ShowJob;
+use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Support\Facades\Gate;
 
@@ -23,7 +24,7 @@ final readonly class RunController
 
     public function start(int $job, StartRunRequest $request): RunView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $this->control->start(Job::query()->findOrFail($job), $request->string('host')->trim()->toString(), $request->integer('port'), $request->leaveOut(), Here::person());
 
         return $this->show($job);
@@ -31,7 +32,7 @@ final readonly class RunController
 
     public function answer(int $job, int $run, AnswerRunRequest $request): RunView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $this->control->answer(ProofRun::query()->where('job_id', $job)->findOrFail($run), $request->string('answer')->toString());
 
         return $this->show($job);
@@ -39,7 +40,7 @@ final readonly class RunController
 
     public function stop(int $job, int $run): RunView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $this->control->stop(ProofRun::query()->where('job_id', $job)->findOrFail($run));
 
         return $this->show($job);
@@ -47,7 +48,7 @@ final readonly class RunController
 
     public function unplugged(int $job, int $run): RunView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $this->control->unplugged(ProofRun::query()->with('job')->where('job_id', $job)->findOrFail($run), Here::person());
 
         return $this->show($job);
@@ -55,7 +56,7 @@ final readonly class RunController
 
     public function takeBack(int $job, int $run, ShowJob $show): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $this->control->takeBack(Job::query()->findOrFail($job), ProofRun::query()->where('job_id', $job)->findOrFail($run), Here::person());
 
         return $show->of($job);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Proof;
 
 use App\Intake\Job;
+use App\Intake\JobState;
 use Illuminate\Support\Facades\DB;
 use OddBench\Intake\Station;
 use OddBench\Proof\Run\HeatStages;
@@ -60,9 +61,9 @@ final readonly class RunQuery
         if ($job->station !== Station::Proof) {
             return [];
         }
-        $job->loadMissing(OwedQuery::NEEDS);
+        $state = JobState::of($job);
 
-        return array_map(static fn (string $stage): StageOfferView => new StageOfferView($stage, StageProofs::NAMES[$stage], Plan::about($stage), in_array($stage, Plan::ALWAYS, true)), StageProofs::owed($this->owed->plan($job), $this->owed->passed($job)));
+        return array_map(static fn (string $stage): StageOfferView => new StageOfferView($stage, StageProofs::NAMES[$stage], Plan::about($stage), in_array($stage, Plan::ALWAYS, true)), StageProofs::owed($this->owed->plan($state), $this->owed->passed($state)));
     }
 
     private function remaining(ProofRun $run): float

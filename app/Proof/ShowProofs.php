@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Proof;
 
-use App\Intake\Job;
+use App\Intake\JobState;
+use Illuminate\Database\Eloquent\Collection;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Proof\Owed;
 
@@ -16,10 +17,12 @@ final readonly class ShowProofs
     }
 
     /** @return list<ProofView> in the order of their stages */
-    public function of(Job $job): array
+    public function of(JobState $state): array
     {
-        $plan = $this->owed->plan($job);
-        $standing = $this->owed->standing($job);
+        $job = $state->job;
+        $plan = $this->owed->plan($state);
+        $standing = $this->owed->standing($state);
+        (new Collection(array_values($standing)))->loadMissing('person');
         $open = $plan->openStage(array_map(static fn (ProofResult $r): bool => $r->passed, $standing));
 
         return array_map(function (Owed $owed) use ($job, $standing, $open): ProofView {

@@ -4,36 +4,31 @@ declare(strict_types=1);
 
 namespace App\Release;
 
+use App\Diagnosis\Confirmed;
+use App\Diagnosis\KnowsComebacks;
 use App\Intake\Job;
 use App\Machines\Machine;
+use App\Repair\Mend;
 use App\Shop\ShopDay;
 use OddBench\Release\RepairWarranty;
 
 /** The same fault back within the warranty of its repair. */
-final readonly class Comebacks
+final readonly class Comebacks implements KnowsComebacks
 {
     public function __construct(private ShopDay $day)
     {
     }
 
-    /** The job whose mend of this fault is still stood for; nothing when there is none. */
     public function of(Machine $machine, string $fault): ?Job
     {
         $today = $this->day->today();
-        $jobs = Job::query()->with('release')->where('machine_id', $machine->id)
-            ->whereHas('release', static fn ($q) => $q->where('warranty_until', '>=', $today))
-            ->whereHas('confirmed', static fn ($q) => $q->where('fault', $fault))
-            ->whereHas('mends', static fn ($q) => $q->where('fault', $fault))
-            ->orderByDesc('id')->get();
+        $releases = Release::query()->with('job')->where('warranty_until', '>=', $today)
+            ->whereIn('job_id', Job::query()->select('id')->where('machine_id', $machine->id))
+            ->whereIn('job_id', Confirmed::query()->select('job_id')->where('fault', $fault)->whereNull('superseded_at'))
+            ->whereIn('job_id', Mend::query()->select('job_id')->where('fault', $fault))
+            ->orderByDesc('job_id')->get();
 
-        /** @var Job $job */
-        foreach ($jobs as $job) {
-            if (self::warranty($job->release)?->covers($today, $machine->hoursRun()) === true) {
-                return $job;
-            }
-        }
-
-        return null;
+        return $releases->first(static fn (Release $r): bool => self::warranty($r)?->covers($today, $machine->hoursRun()) === true)?->job;
     }
 
     public static function warranty(?Release $release): ?RepairWarranty

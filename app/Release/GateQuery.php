@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Release;
 
-use App\Intake\Job;
+use App\Intake\JobState;
 use App\Intake\WalkQuery;
+use App\Repair\WorkOnJob;
 use OddBench\Intake\Station;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Release\Gate;
@@ -17,16 +18,16 @@ final readonly class GateQuery
     {
     }
 
-    public function of(Job $job): Gate
+    public function of(JobState $state): Gate
     {
-        $walk = $this->walk->of($job);
+        $walk = $this->walk->of($state);
 
         return new Gate(
             redTag: $walk->redTag,
             missingProofs: $walk->missingProofs,
-            openFaults: array_map(fn (string $fault): string => $this->knowledge->faults[$fault]->name ?? $fault, $this->walk->unmended($job)),
+            openFaults: array_map(fn (string $fault): string => $this->knowledge->faults[$fault]->name ?? $fault, WorkOnJob::of($state)->unmended($state)),
             safetyAnswered: $walk->safetyAnswered,
-            atSendOut: $job->station === Station::Release,
+            atSendOut: $state->standsAt(Station::Release),
         );
     }
 }

@@ -7,6 +7,7 @@ namespace App\Release;
 use App\Intake\Job;
 use App\Intake\JobView;
 use App\Intake\ShowJob;
+use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Support\Facades\Gate;
 use OddBench\Release\Destination;
@@ -19,7 +20,7 @@ final readonly class ReleaseController
 
     public function send(int $job, SendOutRequest $request, SendOut $send): JobView
     {
-        Gate::authorize('sendOut', Job::class);
+        Gate::authorize(Ability::SendOut);
         $send->send(Job::query()->findOrFail($job), Destination::from($request->string('to')->toString()), $request->terms(), $request->integer('version'), Here::person());
 
         return $this->show->of($job);

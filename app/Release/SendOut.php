@@ -10,6 +10,7 @@ use App\Instruments\KeepBaselines;
 use App\Intake\Hands;
 use App\Intake\Job;
 use App\Intake\JobRecord;
+use App\Intake\JobState;
 use App\Intake\Said;
 use App\Machines\Machine;
 use App\Proof\KeepRises;
@@ -32,7 +33,8 @@ final readonly class SendOut
     public function send(Job $job, Destination $to, Terms $terms, int $version, Person $by): Job
     {
         return $this->record->write($job, $by, $version, function (Job $job) use ($to, $terms, $by): Said {
-            $reasons = $this->gate->of($job)->reasonsAgainst($to, $terms->danger !== null && mb_strlen($terms->danger) >= 10);
+            $state = JobState::of($job);
+            $reasons = $this->gate->of($state)->reasonsAgainst($to, $terms->danger !== null && mb_strlen($terms->danger) >= 10);
             if (! in_array($to, Destination::forMachineHeldAs($job->machine->held_as), true)) {
                 $reasons = ["“{$to->words()}” does not fit: this machine is ".match ($job->machine->held_as) {
                     'owner' => 'an owner’s', 'farm' => 'our farm’s', default => 'bought for resale'
@@ -41,7 +43,7 @@ final readonly class SendOut
             if ($reasons !== []) {
                 throw Refused::because('to', ...$reasons);
             }
-            $condition = $this->sign($job, $to, $terms, $by);
+            $condition = $this->sign($state, $to, $terms, $by);
             $this->hands->off($job);
             $this->promises->release($job);
             $job->station = Station::Release;
@@ -60,14 +62,15 @@ final readonly class SendOut
     }
 
     /** Writes the release with its sheet and the warranty of the repair. */
-    private function sign(Job $job, Destination $to, Terms $terms, Person $by): ?Condition
+    private function sign(JobState $state, Destination $to, Terms $terms, Person $by): ?Condition
     {
-        $condition = $to === Destination::Sale ? $this->sheet->condition($job, $terms->shortcomings) : null;
+        $job = $state->job;
+        $condition = $to === Destination::Sale ? $this->sheet->condition($state, $terms->shortcomings) : null;
         $condition = $terms->grade === null ? $condition : $condition?->loweredTo($terms->grade, $terms->gradeBecause);
         $warranty = $to->runsAgain() ? RepairWarranty::from($this->day->today(), $terms->warrantyDays, $terms->warrantyHours, $job->machine->hoursRun()) : null;
         Release::query()->create([
             'job_id' => $job->id, 'destination' => $to->value, 'note' => $terms->note, 'danger' => $terms->danger, 'price_minor' => $terms->priceMinor,
-            'sheet' => $this->sheet->of($job->loadMissing('movements.part'), $to, false, $warranty, $condition, $terms->note, $terms->danger)?->toArray(),
+            'sheet' => $this->sheet->of($state, $to, false, $warranty, $condition, $terms->note, $terms->danger)?->toArray(),
             'grade' => $condition?->grade->value, 'warranty_until' => $warranty?->until, 'warranty_hours' => $warranty?->untilHours, 'person_id' => $by->id, 'at' => now(),
         ]);
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Release;
 
 use App\Intake\Job;
+use App\Intake\JobState;
 use App\Machines\Machine;
 use App\Shop\Setting;
 use OddBench\Release\Destination;
@@ -21,12 +22,13 @@ final readonly class SheetController
     /** Before it is signed out: a draft of what it would leave with. */
     public function ofJob(int $job): Response
     {
-        $found = Job::query()->with(['machine', 'release', 'confirmed', 'mends', 'movements.part', 'proofResults', 'takenOff.back', 'railTurns'])->findOrFail($job);
-        if ($found->release !== null) {
-            return $this->print->pdf(self::kept($found->release) ?? throw new NotFoundHttpException('This job left without a sheet.'));
+        $state = JobState::of(Job::query()->findOrFail($job));
+        $release = Release::query()->where('job_id', $job)->first();
+        if ($release !== null) {
+            return $this->print->pdf(self::kept($release) ?? throw new NotFoundHttpException('This job left without a sheet.'));
         }
-        $to = Destination::forMachineHeldAs($found->machine->held_as)[0];
-        $sheet = $this->write->of($found, $to, true, null, $to === Destination::Sale ? $this->write->condition($found, null) : null, null, null);
+        $to = Destination::forMachineHeldAs($state->job->machine->held_as)[0];
+        $sheet = $this->write->of($state, $to, true, null, $to === Destination::Sale ? $this->write->condition($state, null) : null, null, null);
 
         return $this->print->pdf($sheet ?? throw new NotFoundHttpException('This job leaves without a sheet.'));
     }
@@ -35,7 +37,7 @@ final readonly class SheetController
     {
         $machine = $this->machine($key);
 
-        return response(view('owners-page', ['machine' => $machine, 'sheet' => $this->newest($machine), 'shop' => Setting::text('shop_name'), 'zone' => Setting::text('zone')])->render(), 200, self::unseen());
+        return response(view('owners-page', ['machine' => $machine, 'openJob' => Job::query()->where('machine_id', $machine->id)->whereNull('finished_at')->first(), 'sheet' => $this->newest($machine), 'shop' => Setting::text('shop_name'), 'zone' => Setting::text('zone')])->render(), 200, self::unseen());
     }
 
     public function pdf(string $key): Response
@@ -45,7 +47,7 @@ final readonly class SheetController
 
     private function machine(string $key): Machine
     {
-        return Machine::query()->with(['openJob', 'redTag'])->where('page_key', strtolower($key))->first() ?? throw new NotFoundHttpException('There is no such page.');
+        return Machine::query()->where('page_key', strtolower($key))->first() ?? throw new NotFoundHttpException('There is no such page.');
     }
 
     private function newest(Machine $machine): ?Sheet

@@ -4,18 +4,19 @@ declare(strict_types=1);
 
 namespace App\Release;
 
-use App\Diagnosis\Confirmed;
+use App\Diagnosis\FoundInJob;
 use App\Instruments\Reading;
-use App\Intake\Job;
-use App\Machines\FittingView;
-use App\Machines\PassportQuery;
-use App\Machines\PastJobView;
+use App\Intake\JobState;
 use App\Proof\OwedQuery;
 use App\Proof\ProofResult;
+use App\Repair\FittingView;
 use App\Repair\Mend;
+use App\Repair\PositionsQuery;
+use App\Repair\WorkOnJob;
 use App\Shop\Setting;
 use App\Shop\ShopDay;
 use App\Stock\Movement;
+use App\Stock\StockOfJob;
 use Illuminate\Support\Carbon;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Proof\Owed;
@@ -27,19 +28,19 @@ use OddBench\Release\WornPosition;
 /** Gathers what goes on the sheet of a machine that leaves. */
 final readonly class WriteSheet
 {
-    public function __construct(private Knowledge $knowledge, private OwedQuery $owed, private PassportQuery $passport, private ShopDay $day)
+    public function __construct(private Knowledge $knowledge, private OwedQuery $owed, private PositionsQuery $positions, private VisitsQuery $visits, private ShopDay $day)
     {
     }
 
     /** The grade of a machine as it stands. */
-    public function condition(Job $job, ?string $shortcomings): Condition
+    public function condition(JobState $state, ?string $shortcomings): Condition
     {
-        $waived = array_map(static fn (array $p): string => $p['name'], array_filter($this->proofs($job), static fn (array $p): bool => $p['waived'] !== null));
+        $waived = array_map(static fn (array $p): string => $p['name'], array_filter($this->proofs($state), static fn (array $p): bool => $p['waived'] !== null));
 
-        return Condition::of(array_map(fn (FittingView $f): WornPosition => new WornPosition($f->name, $f->hoursOnIt, $f->lifeHours, $this->knowledge->wear[$f->partClass]->consumable ?? false), $this->passport->positions($job->machine)), array_values($waived), $shortcomings);
+        return Condition::of(array_map(fn (FittingView $f): WornPosition => new WornPosition($f->name, $f->hoursOnIt, $f->lifeHours, $this->knowledge->wear[$f->partClass]->consumable ?? false), $this->positions->of($state->job->machine)), array_values($waived), $shortcomings);
     }
 
-    public function of(Job $job, Destination $to, bool $draft, ?RepairWarranty $warranty, ?Condition $condition, ?string $note, ?string $danger): ?Sheet
+    public function of(JobState $state, Destination $to, bool $draft, ?RepairWarranty $warranty, ?Condition $condition, ?string $note, ?string $danger): ?Sheet
     {
         $kind = match ($to) {
             Destination::Sale => 'condition',
@@ -50,8 +51,10 @@ final readonly class WriteSheet
         if ($kind === null) {
             return null;
         }
-        $mended = $job->mends->map(static fn (Mend $m): ?string => $m->fault)->filter()->all();
-        $names = fn (bool $only): array => array_values($job->confirmed->filter(static fn (Confirmed $c): bool => ! $only || in_array($c->fault, $mended, true))->map(fn (Confirmed $c): string => $this->knowledge->faults[$c->fault]->name ?? $c->fault)->all());
+        $job = $state->job;
+        $work = WorkOnJob::of($state);
+        $faults = FoundInJob::of($state)->faults();
+        $names = fn (bool $only): array => array_values(array_map(fn (string $f): string => $this->knowledge->faults[$f]->name ?? $f, $only ? array_intersect($faults, $work->mended()) : $faults));
 
         return new Sheet(
             kind: $kind,
@@ -64,16 +67,16 @@ final readonly class WriteSheet
             signedOut: $draft ? null : $this->day->today(),
             complaint: $kind === 'condition' ? '' : $job->complaint,
             found: $names(false) !== [] ? $names(false) : ($job->find_passed_because === null ? [] : [$job->find_passed_because]),
-            done: array_values($job->mends->map(static fn (Mend $m): string => $m->done)->all()),
-            replaced: $this->replaced($job),
-            readings: $kind === 'danger' ? [] : $this->readings($job),
-            proofs: $kind === 'danger' ? [] : $this->proofs($job),
+            done: array_values($work->mends->map(static fn (Mend $m): string => $m->done)->all()),
+            replaced: $this->replaced($state),
+            readings: $kind === 'danger' ? [] : $this->readings($state),
+            proofs: $kind === 'danger' ? [] : $this->proofs($state),
             warranty: $warranty === null || $names(true) === [] ? null : ['until' => $warranty->until, 'hours' => $warranty->untilHours, 'faults' => $names(true)],
             condition: $condition === null ? null : [
                 'grade' => $condition->grade->value,
                 'because' => $condition->because,
-                'positions' => array_values(array_map(static fn (FittingView $f): array => ['name' => $f->name, 'part' => $f->part, 'hours' => $f->hoursOnIt, 'life' => $f->lifeHours], array_filter($this->passport->positions($job->machine), static fn (FittingView $f): bool => $f->lifeHours !== null))),
-                'visits' => array_map(static fn (PastJobView $p): array => ['at' => substr($p->openedAt, 0, 10), 'faults' => $p->faults], $this->passport->jobs($job->machine)),
+                'positions' => array_values(array_map(static fn (FittingView $f): array => ['name' => $f->name, 'part' => $f->part, 'hours' => $f->hoursOnIt, 'life' => $f->lifeHours], array_filter($this->positions->of($job->machine), static fn (FittingView $f): bool => $f->lifeHours !== null))),
+                'visits' => array_map(static fn (PastJobView $p): array => ['at' => substr($p->openedAt, 0, 10), 'faults' => $p->faults], $this->visits->of($job->machine)),
             ],
             note: $note,
             danger: $danger,
@@ -81,13 +84,11 @@ final readonly class WriteSheet
     }
 
     /** @return list<array{position: string, part: string}> */
-    private function replaced(Job $job): array
+    private function replaced(JobState $state): array
     {
-        $positions = $this->knowledge->families[$job->machine->family]->positions ?? [];
-        $undone = $job->movements->pluck('undoes_id')->filter()->all();
+        $positions = $this->knowledge->families[$state->job->machine->family]->positions ?? [];
 
-        return array_values($job->movements
-            ->filter(static fn (Movement $m): bool => $m->kind === 'used' && $m->position !== null && ! in_array($m->id, $undone, true))
+        return array_values(StockOfJob::of($state)->fitted()
             ->map(static fn (Movement $m): array => ['position' => isset($positions[$m->position]) ? $positions[$m->position]->name : (string) $m->position, 'part' => $m->part->name])->all());
     }
 
@@ -96,9 +97,10 @@ final readonly class WriteSheet
      *
      * @return list<array{name: string, before: string, after: string}>
      */
-    private function readings(Job $job): array
+    private function readings(JobState $state): array
     {
-        $mended = $job->mends->min('at');
+        $job = $state->job;
+        $mended = WorkOnJob::of($state)->mends->min('at');
         $lines = [];
         foreach (Reading::query()->where('job_id', $job->id)->whereNotNull('value')->orderBy('id')->get()->groupBy(static fn (Reading $r): string => "{$r->instrument}|{$r->position}") as $all) {
             $before = $mended === null ? null : $all->filter(static fn (Reading $r): bool => $r->at->lte($mended))->last();
@@ -117,15 +119,15 @@ final readonly class WriteSheet
     }
 
     /** @return list<array{name: string, value: string, limits: string, waived: string|null}> */
-    private function proofs(Job $job): array
+    private function proofs(JobState $state): array
     {
-        $standing = $this->owed->standing($job);
+        $standing = $this->owed->standing($state);
 
         return array_values(array_filter(array_map(static function (Owed $owed) use ($standing): ?array {
             $result = $standing[$owed->proof->code] ?? null;
 
             return $result === null || ! $result->passed ? null : ['name' => $owed->proof->name, 'value' => self::measured($result), 'limits' => $owed->limits(), 'waived' => $result->waived_because];
-        }, $this->owed->plan($job)->owed)));
+        }, $this->owed->plan($state)->owed)));
     }
 
     private static function measured(ProofResult $result): string

@@ -27,8 +27,7 @@ final readonly class ExplainDifferences
         }
 
         return $this->record->write($job, $by, null, function (Job $job) use ($because, $by): Said {
-            $job->load(['takenOff.back', 'explained']);
-            $open = $this->tray->open($job);
+            $open = $this->tray->open(WorkOnJob::now($job));
             if ($open === []) {
                 throw Refused::because('because', 'Everything is accounted for; there is nothing to explain.');
             }

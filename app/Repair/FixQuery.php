@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Repair;
 
+use App\Diagnosis\FoundInJob;
 use App\Intake\Job;
+use App\Intake\JobState;
 use App\Machines\ServiceDone;
 use App\Shop\Person;
 use App\Stock\KitQuery;
@@ -23,23 +25,25 @@ final readonly class FixQuery
     {
     }
 
-    public function of(Job $job, Person $person): FixView
+    public function of(JobState $state, Person $person): FixView
     {
-        $job->loadMissing(['machine', 'takenOff.back', 'takenOff.person', 'takenOff.photograph', 'explained', 'confirmed', 'guideRuns.done', 'guideRuns.person']);
-        $record = $this->tray->record($job);
+        $job = $state->job;
+        $work = WorkOnJob::of($state);
+        $work->takenOff->loadMissing(['person', 'photograph']);
+        $record = $this->tray->record($work);
         $family = $this->knowledge->families[$job->machine->family] ?? null;
-        $open = $job->guideRuns->whereNull('ended_at');
+        $open = $work->guideRuns->whereNull('ended_at')->loadMissing(['done', 'person']);
 
         return new FixView(
-            steps: $this->words->steps($job->takenOff, $record),
+            steps: $this->words->steps($work->takenOff, $record),
             reassembly: array_map(intval(...), $record->sequence->order),
-            differences: $this->words->differences($record, $job->explained),
+            differences: $this->words->differences($record, $work->explained),
             substitutes: $this->words->substitutes($record),
-            explanations: array_values($job->explained->map(static fn (Explained $e): string => $e->because)->all()),
+            explanations: array_values($work->explained->map(static fn (Explained $e): string => $e->because)->all()),
             sizes: $this->sizes($job, $family),
             sockets: array_map(strval(...), array_keys($family->sockets ?? [])),
             often: $this->often($job),
-            guides: $this->offered($job, $family, $person),
+            guides: $this->offered($state, $family, $person),
             runs: array_values($open->map(fn (GuideRun $run): GuideRunView => $this->run($job, $run))->all()),
             service: $this->service($job),
             promised: (int) Reservation::query()->where('job_id', $job->id)->sum('quantity'),
@@ -73,19 +77,17 @@ final readonly class FixQuery
     }
 
     /** @return list<GuideLineView> */
-    private function offered(Job $job, ?Family $family, Person $person): array
+    private function offered(JobState $state, ?Family $family, Person $person): array
     {
         $traits = Traits::of($family->traits ?? []);
         $for = [];
         $fit = array_filter($this->knowledge->guides, static fn (Guide $g): bool => $traits->allow($g->needs));
         foreach ($fit as $guide) {
-            foreach ($job->confirmed as $confirmed) {
-                if (in_array($confirmed->fault, $guide->mends, true)) {
-                    $for[$guide->code] = $this->knowledge->faults[$confirmed->fault]->name ?? $confirmed->fault;
-                }
+            foreach (array_intersect(FoundInJob::of($state)->faults(), $guide->mends) as $fault) {
+                $for[$guide->code] = $this->knowledge->faults[$fault]->name ?? $fault;
             }
         }
-        foreach ($job->service_items ?? [] as $code) {
+        foreach ($state->job->service_items ?? [] as $code) {
             $item = $this->knowledge->service[$code] ?? null;
             if ($item?->guide !== null && isset($fit[$item->guide])) {
                 $for[$item->guide] ??= $item->name;

@@ -7,6 +7,7 @@ namespace App\Repair;
 use App\Intake\Job;
 use App\Intake\JobView;
 use App\Intake\ShowJob;
+use App\Shop\Ability;
 use App\Shop\Here;
 use App\Stock\ReserveKit;
 use Illuminate\Support\Facades\Gate;
@@ -32,7 +33,7 @@ final readonly class GuideController
 
     public function start(int $job, StartGuideRequest $request, RunGuide $run): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $run->start(Job::query()->findOrFail($job), $request->string('guide')->toString(), $request->words('school'), Here::person());
 
         return $this->show->of($job);
@@ -40,7 +41,7 @@ final readonly class GuideController
 
     public function tick(int $job, int $run, int $step, RunGuide $guide): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $guide->tick(Job::query()->findOrFail($job), $run, $step, Here::person());
 
         return $this->show->of($job);
@@ -48,7 +49,7 @@ final readonly class GuideController
 
     public function untick(int $job, int $run, int $step, RunGuide $guide): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $guide->untick(Job::query()->findOrFail($job), $run, $step, Here::person());
 
         return $this->show->of($job);
@@ -56,7 +57,7 @@ final readonly class GuideController
 
     public function end(int $job, int $run, EndGuideRequest $request, RunGuide $guide): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $guide->end(Job::query()->findOrFail($job), $run, $request->boolean('givenUp'), $request->numberOrNull('minutes'), Here::person());
 
         return $this->show->of($job);
@@ -64,7 +65,7 @@ final readonly class GuideController
 
     public function reserve(int $job, int $run, ReserveKit $reserve): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $found = GuideRun::query()->where('job_id', $job)->findOrFail($run);
         $reserve->reserve(Job::query()->findOrFail($job), $this->knowledge->guide($found->guide), $found->school, Here::person());
 
@@ -73,7 +74,7 @@ final readonly class GuideController
 
     public function release(int $job, ReserveKit $reserve): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $reserve->release(Job::query()->findOrFail($job), Here::person());
 
         return $this->show->of($job);

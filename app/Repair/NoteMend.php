@@ -7,6 +7,7 @@ namespace App\Repair;
 use App\Api\Refused;
 use App\Intake\Job;
 use App\Intake\JobRecord;
+use App\Intake\OnlyAt;
 use App\Intake\Said;
 use App\Shop\Person;
 use OddBench\Input\InputError;
@@ -44,13 +45,10 @@ final readonly class NoteMend
         }
 
         return $this->record->write($job, $by, null, function (Job $job) use ($known, $way, $done, $all, $by): Said {
-            if ($job->station !== Station::Repair) {
-                throw Refused::because('station', "The job stands at {$job->station->words()}; work is noted at Fix.");
-            }
             $this->put($job, $known, $way, $done, $all, $by);
 
             return new Said('mended', ($known === null ? 'Done: ' : "Mended {$known->name}: ").$done);
-        });
+        }, at: OnlyAt::the('work is noted', Station::Repair));
     }
 
     /**

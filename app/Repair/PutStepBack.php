@@ -7,6 +7,7 @@ namespace App\Repair;
 use App\Api\Refused;
 use App\Intake\Job;
 use App\Intake\JobRecord;
+use App\Intake\OnlyAt;
 use App\Intake\Said;
 use App\Shop\Person;
 use OddBench\Input\InputError;
@@ -31,9 +32,6 @@ final readonly class PutStepBack
     public function put(Job $job, int $number, ?array $fasteners, ?array $sockets, ?array $parts, bool $finished, Person $by): Job
     {
         return $this->record->write($job, $by, null, function (Job $job) use ($number, $fasteners, $sockets, $parts, $finished, $by): Said {
-            if ($job->station !== Station::Repair && $job->station !== Station::Diagnosis) {
-                throw Refused::because('station', "The job stands at {$job->station->words()}; machines are put together at Find and at Fix.");
-            }
             $taken = $this->taken->find($job, $number);
             $same = StepBack::asItCameOut($taken->step([]));
             $now = [];
@@ -52,7 +50,7 @@ final readonly class PutStepBack
             $in = FastenerList::words($fasteners ?? $same->fasteners);
 
             return new Said('put-back', ($finished ? 'Back: ' : 'First pass: ').$taken->off.($in === '' ? '' : " ({$in})"));
-        });
+        }, at: OnlyAt::the('machines are put together', Station::Diagnosis, Station::Repair));
     }
 
     /** Takes a tick away. */
@@ -77,10 +75,8 @@ final readonly class PutStepBack
     /** Refuses what cannot be; the words name the field of this step. */
     private function check(Job $job): void
     {
-        $job->unsetRelation('takenOff');
-        $job->load('takenOff.back');
         try {
-            $this->tray->record($job);
+            $this->tray->record(WorkOnJob::now($job));
         } catch (InputError $e) {
             throw InputError::at(preg_match('/^done\.\d+\.(fasteners|connectors|parts)/', $e->field, $found) === 1 ? str_replace('connectors', 'sockets', $found[1]) : 'step', $e->getMessage());
         }

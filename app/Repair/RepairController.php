@@ -7,8 +7,9 @@ namespace App\Repair;
 use App\Intake\Job;
 use App\Intake\JobView;
 use App\Intake\ShowJob;
-use App\Machines\FitNote;
+use App\Shop\Ability;
 use App\Shop\Here;
+use App\Stock\FitNote;
 use App\Stock\Movement;
 use App\Stock\Part;
 use App\Stock\UsePart;
@@ -23,7 +24,7 @@ final readonly class RepairController
 
     public function note(int $job, NoteMendRequest $request, NoteMend $note): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         /** @var list<string> $touched */
         $touched = array_values((array) $request->validated('touched', []));
         $note->note(Job::query()->findOrFail($job), $request->words('fault'), $request->words('way'), $request->string('done')->trim()->toString(), $touched, Here::person());
@@ -33,7 +34,7 @@ final readonly class RepairController
 
     public function usePart(int $job, UsePartRequest $request, UsePart $use): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $use->use(Job::query()->findOrFail($job), Part::numbered($request->string('part')->trim()->toString()), $request->integer('quantity'), $request->words('position'), Here::person(), $this->fitNote($request));
 
         return $this->show->of($job);
@@ -51,7 +52,7 @@ final readonly class RepairController
 
     public function putBack(int $job, int $movement, UsePart $use): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $use->putBack(Job::query()->findOrFail($job), Movement::query()->findOrFail($movement), Here::person());
 
         return $this->show->of($job);

@@ -7,8 +7,10 @@ namespace App\Repair;
 use App\Api\Refused;
 use App\Intake\Job;
 use App\Intake\JobRecord;
+use App\Intake\JobState;
+use App\Intake\OnlyAt;
 use App\Intake\Said;
-use App\Machines\KeepService;
+use App\Safety\RedTag;
 use App\Shop\Person;
 use OddBench\Input\InputError;
 use OddBench\Intake\Station;
@@ -34,9 +36,6 @@ final readonly class RunGuide
         }
 
         return $this->record->write($job, $by, null, function (Job $job) use ($guide, $schools, $school, $by): Said {
-            if ($job->station !== Station::Repair) {
-                throw Refused::because('station', "The job stands at {$job->station->words()}; guides are worked through at Fix.");
-            }
             if (! Traits::of($this->knowledge->families[$job->machine->family]->traits ?? [])->allow($guide->needs)) {
                 throw Refused::because('guide', "“{$guide->name}” is not for this machine: its traits are others.");
             }
@@ -46,7 +45,7 @@ final readonly class RunGuide
             GuideRun::query()->create(['job_id' => $job->id, 'guide' => $guide->code, 'school' => $schools === [] ? null : $school, 'person_id' => $by->id, 'began_at' => now()]);
 
             return new Said('guide', "Guide begun: {$guide->name}".($schools === [] ? '' : ", {$school}"));
-        });
+        }, at: OnlyAt::the('guides are worked through', Station::Repair));
     }
 
     public function tick(Job $job, int $run, int $number, Person $by): Job
@@ -55,7 +54,7 @@ final readonly class RunGuide
             $found = $this->open($job, $run);
             $guide = $this->knowledge->guide($found->guide);
             $step = $guide->stepsOf($found->school)[$number] ?? throw Refused::notFound('step', "“{$guide->name}” has no step {$number} done this way.");
-            if ($step->power === Power::On && $job->machine->redTag()->exists()) {
+            if ($step->power === Power::On && RedTag::wornBy($job->machine_id) !== null) {
                 throw Refused::because('step', 'This step needs power, and the machine wears a red tag. The tag comes off first: cause, measurement, two signatures.');
             }
             if (GuideStepDone::query()->where(['guide_run_id' => $found->id, 'step' => $number])->exists()) {
@@ -119,7 +118,8 @@ final readonly class RunGuide
     private function noteMended(Job $job, Guide $guide, GuideRun $run, Person $by): array
     {
         $words = $guide->name.($run->school === null ? '' : ", {$run->school}");
-        $open = array_diff($job->confirmed()->pluck('fault')->all(), $job->mends()->pluck('fault')->filter()->all());
+        $state = JobState::of($job);
+        $open = WorkOnJob::of($state)->unmended($state);
         $mended = [];
         foreach (array_intersect($guide->mends, $open) as $code) {
             $fault = $this->knowledge->fault($code);

@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace App\Repair;
 
 use App\Api\Refused;
-use App\Diagnosis\RecordFinding;
+use App\Intake\ClaimOrMend;
+use App\Intake\Findings;
 use App\Intake\Job;
 use App\Intake\JobRecord;
+use App\Intake\OnlyAt;
 use App\Intake\Photograph;
 use App\Intake\Said;
-use App\Machines\Warranty;
 use App\Shop\Person;
 use OddBench\Input\InputError;
 use OddBench\Intake\Station;
@@ -20,7 +21,7 @@ use OddBench\Repair\Teardown;
 /** Writes down what came off a machine; a screw that was missing becomes a finding. */
 final readonly class TakeOff
 {
-    public function __construct(private JobRecord $record, private TrayQuery $tray, private RecordFinding $findings)
+    public function __construct(private JobRecord $record, private TrayQuery $tray, private Findings $findings, private ClaimOrMend $warranty)
     {
     }
 
@@ -36,10 +37,8 @@ final readonly class TakeOff
     /** Inside a running write. */
     public function put(Job $job, Removal $removal, Person $by): TakenOff
     {
-        if ($job->station !== Station::Repair && $job->station !== Station::Diagnosis) {
-            throw Refused::because('station', "The job stands at {$job->station->words()}; machines are opened at Find and at Fix.");
-        }
-        Warranty::decidedBeforeOpening($job);
+        OnlyAt::the('machines are opened', Station::Diagnosis, Station::Repair)->hold($job);
+        $this->warranty->decidedBeforeOpening($job);
         // what is back on again stands in nobody's way
         $numbers = TakenOff::query()->where('job_id', $job->id)->whereNull('withdrawn_at')->whereDoesntHave('back')->orderBy('number')->pluck('number')->map(fn (mixed $n): int => (int) $n)->all();
         $last = (int) TakenOff::query()->where('job_id', $job->id)->max('number');
@@ -64,10 +63,8 @@ final readonly class TakeOff
             'photograph_id' => $removal->photograph, 'guide_run_id' => $removal->guideRun, 'guide_step' => $removal->guideStep,
             'person_id' => $by->id, 'at' => now(),
         ])->refresh();
-        $job->unsetRelation('takenOff');
-        $job->load('takenOff.back');
         // refuses a circle
-        $this->tray->record($job);
+        $this->tray->record(WorkOnJob::now($job));
         if ($removal->missing !== []) {
             $this->noteMissing($job, $removal->missing, $by);
         }

@@ -7,6 +7,7 @@ namespace App\Repair;
 use App\Intake\Job;
 use App\Intake\JobView;
 use App\Intake\ShowJob;
+use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Support\Facades\Gate;
 
@@ -18,7 +19,7 @@ final readonly class TimerController
 
     public function start(int $job, StartTimerRequest $request): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $this->timers->start(Job::query()->findOrFail($job), $request->string('name')->trim()->toString(), $request->float('minutes'), Here::person());
 
         return $this->show->of($job);
@@ -26,7 +27,7 @@ final readonly class TimerController
 
     public function startStep(int $job, int $run, int $step): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $this->timers->startStep(Job::query()->findOrFail($job), GuideRun::query()->where('job_id', $job)->whereNull('ended_at')->findOrFail($run), $step, Here::person());
 
         return $this->show->of($job);
@@ -34,7 +35,7 @@ final readonly class TimerController
 
     public function stop(int $job, int $timer): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $this->timers->stop(Timer::query()->where('job_id', $job)->findOrFail($timer), Here::person());
 
         return $this->show->of($job);

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Repair;
 
 use App\Intake\Job;
+use App\Intake\JobState;
 use App\Intake\JobView;
 use App\Intake\ShowJob;
+use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Support\Facades\Gate;
 use OddBench\Repair\FastenerList;
@@ -19,12 +21,12 @@ final readonly class TrayController
 
     public function show(int $job, FixQuery $fix): FixView
     {
-        return $fix->of(Job::query()->findOrFail($job), Here::person());
+        return $fix->of(JobState::of(Job::query()->findOrFail($job)), Here::person());
     }
 
     public function take(int $job, TakeOffRequest $request, TakeOff $take): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         /** @var array{sockets?: list<string>, parts?: list<string>, after?: list<int>|null, before?: list<int>} $lists */
         $lists = $request->validated();
         $take->take(Job::query()->findOrFail($job), new Removal(
@@ -53,7 +55,7 @@ final readonly class TrayController
 
     public function missing(int $job, int $step, MissingRequest $request, TakeOff $take): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $take->missing(Job::query()->findOrFail($job), $step, FastenerList::read($request->string('fasteners')->toString()), Here::person());
 
         return $this->show->of($job);
@@ -61,7 +63,7 @@ final readonly class TrayController
 
     public function withdraw(int $job, int $step, TakeOff $take): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $take->withdraw(Job::query()->findOrFail($job), $step, Here::person());
 
         return $this->show->of($job);
@@ -69,7 +71,7 @@ final readonly class TrayController
 
     public function putBack(int $job, int $step, PutBackRequest $request, PutStepBack $back): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         /** @var array{sockets?: list<string>|null, parts?: array<string, string>|null} $lists */
         $lists = $request->validated();
         $fasteners = $request->has('fasteners') && $request->input('fasteners') !== null ? self::wentIn($request->string('fasteners')->trim()->toString()) : null;
@@ -80,7 +82,7 @@ final readonly class TrayController
 
     public function undo(int $job, int $step, PutStepBack $back): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $back->undo(Job::query()->findOrFail($job), $step, Here::person());
 
         return $this->show->of($job);
@@ -88,7 +90,7 @@ final readonly class TrayController
 
     public function explain(int $job, ExplainRequest $request, ExplainDifferences $explain): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $explain->explain(Job::query()->findOrFail($job), $request->string('because')->trim()->toString(), Here::person());
 
         return $this->show->of($job);

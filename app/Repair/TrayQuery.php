@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Repair;
 
-use App\Intake\Job;
 use Illuminate\Database\Eloquent\Collection;
 use OddBench\Repair\Difference;
 use OddBench\Repair\TeardownRecord;
@@ -12,10 +11,9 @@ use OddBench\Repair\TeardownRecord;
 /** Reads a job’s tray: what came off, what is back, and what is not accounted for. */
 final class TrayQuery
 {
-    /** The relation takenOff.back must be loaded. */
-    public function record(Job $job): TeardownRecord
+    public function record(WorkOnJob $work): TeardownRecord
     {
-        return $this->recordOf($job->takenOff);
+        return $this->recordOf($work->takenOff);
     }
 
     /** @param  Collection<int, TakenOff>  $taken */
@@ -34,14 +32,14 @@ final class TrayQuery
      *
      * @return list<string>
      */
-    public function open(Job $job): array
+    public function open(WorkOnJob $work): array
     {
-        if ($job->takenOff->isEmpty()) {
+        if ($work->takenOff->isEmpty()) {
             return [];
         }
-        $explained = $job->explained->flatMap(static fn (Explained $e): array => $e->differences)->all();
+        $explained = $work->explained->flatMap(static fn (Explained $e): array => $e->differences)->all();
 
-        return array_values(array_diff(array_map(self::words(...), $this->record($job)->accounts->differences()), $explained));
+        return array_values(array_diff(array_map(self::words(...), $this->record($work)->accounts->differences()), $explained));
     }
 
     /** A difference in one line; the same difference reads the same. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Safety;
 
-use App\Diagnosis\RecordFinding;
+use App\Intake\Findings;
 use App\Intake\Job;
 use App\Intake\JobRecord;
 use App\Intake\Said;
@@ -15,7 +15,7 @@ use OddBench\Knowledge\Knowledge;
 /** Answers safety questions; a yes is a finding and puts the red tag on. */
 final readonly class AnswerSafety
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private RecordFinding $findings, private PutOnRedTag $redTag)
+    public function __construct(private Knowledge $knowledge, private JobRecord $record, private Findings $findings, private PutOnRedTag $redTag)
     {
     }
 

@@ -38,7 +38,6 @@ final readonly class PutOnRedTag
             // a new danger: what was asked for the old one no longer covers it
             $tag->update(['reason' => "{$tag->reason}; {$reason}", 'cause' => null, 'measurement' => null, 'off_asked_by' => null, 'off_asked_at' => null]);
         }
-        $job->unsetRelation('machine');
 
         return new Said('red-tag-on', "Red tag on: {$reason}. Unplugged, no power.");
     }

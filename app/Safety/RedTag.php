@@ -36,6 +36,22 @@ final class RedTag extends Model
 
     protected $casts = ['put_on_at' => 'datetime', 'off_asked_at' => 'datetime', 'off_at' => 'datetime'];
 
+    /** The one a machine wears now, with the test that was signed for under it. */
+    public static function wornBy(int $machine): ?self
+    {
+        return self::worn([$machine])[$machine] ?? null;
+    }
+
+    /**
+     * @param  iterable<mixed, int>  $machines  ids
+     * @return array<int, self> machine id => the tag it wears
+     */
+    public static function worn(iterable $machines): array
+    {
+        /** @var array<int, self> */
+        return self::query()->with('supervisedTest')->whereIn('machine_id', $machines)->whereNull('off_at')->get()->keyBy('machine_id')->all();
+    }
+
     /** @return BelongsTo<Person, $this> */
     public function putOnBy(): BelongsTo
     {

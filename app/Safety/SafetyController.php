@@ -7,6 +7,7 @@ namespace App\Safety;
 use App\Intake\Job;
 use App\Intake\JobView;
 use App\Intake\ShowJob;
+use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Support\Facades\Gate;
 
@@ -18,7 +19,7 @@ final readonly class SafetyController
 
     public function answer(int $job, AnswerSafetyRequest $request, AnswerSafety $answer): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $answer->answer(Job::query()->findOrFail($job), $request->answers(), Here::person());
 
         return $this->show->of($job);
@@ -26,7 +27,7 @@ final readonly class SafetyController
 
     public function putOn(int $job, PutOnRedTagRequest $request, PutOnRedTag $redTag): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $redTag->byHand(Job::query()->findOrFail($job), $request->string('reason')->toString(), Here::person());
 
         return $this->show->of($job);
@@ -34,7 +35,7 @@ final readonly class SafetyController
 
     public function askOff(int $job, AskTagOffRequest $request, TakeOffRedTag $redTag): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $redTag->ask(Job::query()->findOrFail($job), $request->string('cause')->toString(), $request->string('measurement')->toString(), Here::person());
 
         return $this->show->of($job);
@@ -42,7 +43,7 @@ final readonly class SafetyController
 
     public function countersign(int $job, TakeOffRedTag $redTag): JobView
     {
-        Gate::authorize('countersign', Job::class);
+        Gate::authorize(Ability::Countersign);
         $redTag->countersign(Job::query()->findOrFail($job), Here::person());
 
         return $this->show->of($job);
@@ -50,7 +51,7 @@ final readonly class SafetyController
 
     public function signTest(int $job, SignTestRequest $request, TakeOffRedTag $redTag): JobView
     {
-        Gate::authorize('countersign', Job::class);
+        Gate::authorize(Ability::Countersign);
         $redTag->signTest(Job::query()->findOrFail($job), $request->string('check')->toString(), $request->string('besideTheSwitch')->toString(), Here::person());
 
         return $this->show->of($job);

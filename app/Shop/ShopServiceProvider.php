@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shop;
 
-use App\Intake\Job;
-use App\Intake\JobPolicy;
-use App\Stock\Part;
-use App\Stock\PartPolicy;
+use Illuminate\Auth\Access\Response;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -35,8 +32,9 @@ final class ShopServiceProvider extends ServiceProvider
         Route::patterns(array_fill_keys(self::NUMBERS, '[0-9]{1,18}'));
         // whatever name or port the page is reached by
         Vite::createAssetPathsUsing(static fn (string $path): string => "/{$path}");
-        Gate::policy(Job::class, JobPolicy::class);
-        Gate::policy(Part::class, PartPolicy::class);
+        foreach (Ability::cases() as $ability) {
+            Gate::define($ability, static fn (Person $person): Response => $ability->of($person->role) ? Response::allow() : Response::deny($ability->refusal()));
+        }
         Model::preventLazyLoading(! app()->isProduction());
         Model::preventSilentlyDiscardingAttributes();
         RateLimiter::for('owners-page', static fn (Request $request): Limit => Limit::perMinute(60)->by('owners-page:'.$request->ip()));

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
+use App\Api\DrawAnew;
 use App\Api\KeptFile;
 use App\Api\Refused;
-use App\Intake\DrawAnew;
 use Illuminate\Support\Facades\DB;
 use OddBench\Input\InputError;
 use OddBench\Knowledge\Knowledge;

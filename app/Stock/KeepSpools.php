@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Stock;
 
 use App\Api\Refused;
-use App\Diagnosis\RecordFinding;
+use App\Intake\Findings;
 use App\Intake\Job;
+use App\Intake\JobRecord;
+use App\Intake\Said;
 use App\Shop\Person;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -20,7 +22,7 @@ final readonly class KeepSpools
     /** A scale and a spool's own mass are not surer than this. */
     private const SCALE_G = 15.0;
 
-    public function __construct(private Knowledge $knowledge, private RecordFinding $findings)
+    public function __construct(private Knowledge $knowledge, private JobRecord $record, private Findings $findings)
     {
     }
 
@@ -98,13 +100,16 @@ final readonly class KeepSpools
     /** The print that went wrong came from this spool: what it is like is a circumstance of the job. */
     public function inJob(Spool $spool, Job $job, Person $by): void
     {
-        DB::transaction(function () use ($spool, $job, $by): void {
-            $known = $job->findings()->pluck('code')->all();
-            foreach (array_diff_key($this->state($spool)->findings, array_flip(array_filter($known, is_string(...)))) as $code => $said) {
-                $this->findings->record($job, [$code => true], [], "spool {$spool->code}: {$said}", $by);
+        $this->record->write($job, $by, null, function (Job $job) use ($spool, $by): Said {
+            $job->spool_id = $spool->id;
+            $said = [];
+            foreach (array_diff_key($this->state($spool)->findings, array_flip($this->findings->known($job))) as $code => $because) {
+                $this->findings->put($job, $code, true, 'seen', "spool {$spool->code}: {$because}", $by);
+                $said[] = $this->knowledge->finding($code)->name." (spool {$spool->code}: {$because})";
             }
-            $job->refresh()->update(['spool_id' => $spool->id]);
             SpoolEvent::query()->create(['spool_id' => $spool->id, 'kind' => 'job', 'grams' => $spool->left_g, 'job_id' => $job->id, 'person_id' => $by->id, 'at' => now()]);
+
+            return new Said('finding', $said === [] ? "The print came from spool {$spool->code}" : implode(', ', $said));
         });
     }
 

@@ -7,6 +7,7 @@ namespace App\Stock;
 use App\Api\Csv;
 use App\Api\Pdf;
 use App\Api\Refused;
+use App\Shop\Ability;
 use App\Shop\Here;
 use App\Shop\Setting;
 use Illuminate\Support\Facades\Gate;
@@ -25,7 +26,7 @@ final readonly class OrderController
 
     public function send(SendOrderRequest $request): OrdersView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $supplier = Supplier::query()->find($request->integer('supplier')) ?? throw Refused::notFound('supplier', 'There is no such supplier.');
         $this->keep->send($supplier, $request->packs(), $request->words('note'), Here::person(), $request->boolean('lessIsRight'));
 
@@ -34,7 +35,7 @@ final readonly class OrderController
 
     public function receive(int $order, int $line, ReceiveRequest $request): OrdersView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $found = OrderLine::query()->where('order_id', $order)->findOrFail($line);
         $this->keep->receive($found, $request->integer('quantity'), $request->wholeOrNull('packCostMinor'), $request->boolean('moreIsRight'), Here::person(), $request->words('batch'));
 
@@ -43,7 +44,7 @@ final readonly class OrderController
 
     public function close(int $order, CloseOrderRequest $request): OrdersView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $this->keep->close(Order::query()->findOrFail($order), $request->string('because')->trim()->toString());
 
         return $this->orders->all();

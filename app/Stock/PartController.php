@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
+use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -25,7 +26,7 @@ final readonly class PartController
 
     public function update(string $number, ChangePartRequest $request): PartPageView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $this->keep->change(
             Part::numbered($number), $request->integer('version'), $request->string('name')->trim()->toString(), $request->string('class')->toString(), $request->words('words') ?? '', $request->words('notes'),
             ['families' => (array) $request->input('families'), 'positions' => (array) $request->input('positions'), 'traits' => (array) $request->input('traits', [])], $request->wholeOrNull('shelfLifeWeeks'),
@@ -36,7 +37,7 @@ final readonly class PartController
 
     public function substitute(string $number, OtherPartRequest $request): PartPageView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $this->keep->substitute(Part::numbered($number), Part::numbered($request->string('other')->trim()->toString()), $request->words('note'));
 
         return $this->parts->page($number);
@@ -44,7 +45,7 @@ final readonly class PartController
 
     public function noSubstitute(string $number, string $other): PartPageView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $this->keep->noSubstitute(Part::numbered($number), Part::numbered($other));
 
         return $this->parts->page($number);
@@ -52,7 +53,7 @@ final readonly class PartController
 
     public function succeed(string $number, SuccessorRequest $request): PartPageView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $other = $request->words('other');
         $this->keep->succeed(Part::numbered($number), $other === null ? null : Part::numbered($other));
 
@@ -62,7 +63,7 @@ final readonly class PartController
     /** The body is the picture itself. */
     public function photograph(string $number, Request $request): PartPageView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $this->keep->photograph(Part::numbered($number), $request->getContent());
 
         return $this->parts->page($number);
@@ -78,7 +79,7 @@ final readonly class PartController
     /** Where a part is bought, and from whom. */
     public function supply(string $number, SupplierRequest $request, KeepOrders $keep): PartPageView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         DB::transaction(function () use ($number, $request, $keep): void {
             $supplier = $keep->supplier($request->string('supplier')->trim()->toString(), $request->integer('leadDays'), $request->wholeOrNull('minimumMinor'), $request->wholeOrNull('freightMinor'), $request->words('contact'));
             $keep->supply(Part::numbered($number), $supplier, $request->words('number'), $request->integer('pack'), $request->integer('packCostMinor'), $request->boolean('prefer'));
@@ -89,7 +90,7 @@ final readonly class PartController
 
     public function promise(string $number, PromiseRequest $request, ReserveKit $reserve): PartPageView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $reserve->one(Part::numbered($number), $request->string('tag')->trim()->toString(), $request->integer('quantity'), Here::person());
 
         return $this->parts->page($number);
@@ -97,7 +98,7 @@ final readonly class PartController
 
     public function flag(string $number, int $movement, FlagBatchRequest $request, FlagBatch $flag): PartPageView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $flag->flag(Movement::query()->where('part_id', Part::numbered($number)->id)->findOrFail($movement), $request->string('because')->trim()->toString(), Here::person());
 
         return $this->parts->page($number);
@@ -105,7 +106,7 @@ final readonly class PartController
 
     public function lift(string $number, int $movement, FlagBatchRequest $request, FlagBatch $flag): PartPageView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $receipt = Movement::query()->where('part_id', Part::numbered($number)->id)->findOrFail($movement);
         $flag->lift(BadBatch::query()->where('movement_id', $receipt->id)->firstOrFail(), $request->string('because')->trim()->toString());
 
@@ -114,7 +115,7 @@ final readonly class PartController
 
     public function recipe(string $number, RecipeRequest $request, MakePart $make): PartPageView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $make->recipe(Part::numbered($number), $request->string('material')->toString(), $request->float('grams'), $request->integer('pricePerKgMinor'), $request->float('printMinutes'), $request->float('handMinutes'), $request->words('how'));
 
         return $this->parts->page($number);
@@ -123,7 +124,7 @@ final readonly class PartController
     /** The body is the file itself. */
     public function recipeFile(string $number, ReceiveFileRequest $request, MakePart $make): PartPageView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $make->file(Part::numbered($number), (string) $request->query('name', ''), $request->getContent());
 
         return $this->parts->page($number);
@@ -141,7 +142,7 @@ final readonly class PartController
 
     public function made(string $number, MadeRequest $request, MakePart $make): PartPageView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $spool = $request->words('spool');
         $make->made(Part::numbered($number), $request->integer('quantity'), $spool === null ? null : Spool::coded($spool), $request->words('note'), Here::person());
 

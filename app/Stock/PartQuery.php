@@ -84,7 +84,7 @@ final readonly class PartQuery
     /** @return list<FittedView> */
     private function fitted(Part $part): array
     {
-        return array_values(Fitting::query()->with('machine.openJob')->where('part_id', $part->id)->whereNull('removed_at')->orderByDesc('fitted_at')->limit(self::FITTED)->get()->map(function (Fitting $f): FittedView {
+        return array_values(Fitting::query()->with('machine')->where('part_id', $part->id)->whereNull('removed_at')->orderByDesc('fitted_at')->limit(self::FITTED)->get()->map(function (Fitting $f): FittedView {
             $run = $f->machine->hoursRun();
 
             return new FittedView(

@@ -5,15 +5,14 @@ declare(strict_types=1);
 namespace App\Stock;
 
 use App\Intake\Job;
-use App\Repair\GuideRun;
-use Illuminate\Database\Eloquent\Collection;
+use App\Intake\JobState;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Stock\KitNeeds;
 
 /** What the kits of the open jobs will take, beyond what is promised to them. */
 final readonly class PlannedUse
 {
-    public function __construct(private Knowledge $knowledge)
+    public function __construct(private Knowledge $knowledge, private WorkAhead $ahead)
     {
     }
 
@@ -23,21 +22,22 @@ final readonly class PlannedUse
      */
     public function all(?array $classes = null): array
     {
-        /** @var Collection<int, Job> $jobs */
-        $jobs = Job::query()->whereNull('finished_at')->whereHas('confirmed')->with(['machine', 'confirmed', 'mends', 'movements.part', 'guideRuns'])->orderBy('id')->get();
+        $jobs = Job::query()->with('machine')->whereNull('finished_at')->orderBy('id')->get();
         $promised = Reservation::query()->with('part')->whereIn('job_id', $jobs->pluck('id'))->get()->groupBy('job_id');
         $needs = [];
-        foreach ($jobs as $job) {
+        foreach (JobState::ofMany($jobs) as $state) {
+            $job = $state->job;
+            ['faults' => $faults, 'guides' => $begun] = $this->ahead->of($state);
+            if ($faults === [] && $begun === []) {
+                continue;
+            }
             $had = [];
-            foreach ($job->movements as $movement) {
+            foreach (StockOfJob::of($state)->movements as $movement) {
                 $had[$movement->part->class] = ($had[$movement->part->class] ?? 0) - ($movement->kind === 'used' || $movement->kind === 'returned' ? $movement->quantity : 0);
             }
             foreach ($promised->get($job->id) ?? [] as $reservation) {
                 $had[$reservation->part->class] = ($had[$reservation->part->class] ?? 0) + $reservation->quantity;
             }
-            $mended = $job->mends->pluck('fault')->all();
-            $faults = array_values(array_filter($job->confirmed->map(static fn ($c): string => $c->fault)->all(), static fn (string $f): bool => ! in_array($f, $mended, true)));
-            $begun = array_values($job->guideRuns->filter(static fn (GuideRun $r): bool => $r->ended_at === null)->map(static fn (GuideRun $r): string => $r->guide)->all());
             $open = (new KitNeeds($this->knowledge))->open($job->machine->family, $faults, $begun, $had);
             $open = $classes === null ? $open : array_intersect_key($open, array_flip($classes));
             if ($open !== []) {

@@ -8,6 +8,7 @@ use App\Api\Refused;
 use App\Intake\Job;
 use App\Machines\Fitting;
 use App\Machines\Machine;
+use App\Safety\RedTag;
 use App\Shop\Person;
 use Illuminate\Support\Facades\DB;
 use OddBench\Input\InputError;
@@ -34,11 +35,11 @@ final readonly class Salvage
         $of = $positions[$position] ?? throw InputError::unknown('position', 'position', $position, array_keys($positions));
 
         return DB::transaction(function () use ($machine, $of, $number, $grade, $note, $valueMinor, $by): Movement {
-            $machine = Machine::query()->lockForUpdate()->with('redTag')->findOrFail($machine->id);
+            $machine = Machine::query()->lockForUpdate()->findOrFail($machine->id);
             if ($machine->place !== Destination::Donor->value) {
                 throw Refused::because('machine', "{$machine->tag} is no donor. Send it to the donor shelf first, or take parts out at Fix.");
             }
-            $as = SpareGrade::taken($grade, $note, $machine->redTag !== null);
+            $as = SpareGrade::taken($grade, $note, RedTag::wornBy($machine->id) !== null);
             $fitting = $this->left($machine, $of);
             $part = $this->part($fitting, $number, $of);
             $fitting->update(['part_id' => $part->id, 'removed_at' => now(), 'removed_hours' => $machine->hours, 'removed_by' => $by->id, 'became' => 'spare', 'grade' => $as->value]);

@@ -6,6 +6,7 @@ namespace App\Stock;
 
 use App\Api\Refused;
 use App\Machines\Machine;
+use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
@@ -25,7 +26,7 @@ final readonly class ShelfController
 
     public function store(NewPartRequest $request, KeepPart $keep): PartPageView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $part = $keep->add($request->string('number')->toString(), $request->string('name')->trim()->toString(), $request->string('class')->toString(), $request->string('bin')->toString(), $request->words('words') ?? '');
 
         return $this->parts->page($part->number);
@@ -33,7 +34,7 @@ final readonly class ShelfController
 
     public function move(string $number, MoveStockRequest $request, MoveStock $stock): PartPageView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $part = Part::numbered($number);
         $quantity = $request->integer('quantity');
         $cost = $request->integer('unitCostMinor');
@@ -59,7 +60,7 @@ final readonly class ShelfController
 
     public function salvage(string $tag, SalvageRequest $request, Salvage $salvage, DonorsQuery $donors): DonorsView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $salvage->fromDonor(Machine::query()->where('tag', Tag::read($tag)->text())->firstOrFail(), $request->string('position')->toString(), $request->words('part'), $request->string('grade')->toString(), $request->words('note'), $request->wholeOrNull('valueMinor') ?? 0, Here::person());
 
         return $donors->all();

@@ -7,6 +7,7 @@ namespace App\Stock;
 use App\Intake\Job;
 use App\Intake\JobView;
 use App\Intake\ShowJob;
+use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Gate;
@@ -24,7 +25,7 @@ final readonly class SpoolController
 
     public function store(NewSpoolRequest $request): SpoolsView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $made = $request->words('madeOn');
         $this->keep->add($request->string('material')->toString(), $request->words('colour'), $request->words('lot'), $request->float('netG'), $request->float('emptyG'), $request->wholeOrNull('pricePerKgMinor') ?? 0, $made === null ? null : Carbon::parse($made));
 
@@ -33,7 +34,7 @@ final readonly class SpoolController
 
     public function event(string $code, SpoolEventRequest $request): SpoolsView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $spool = Spool::coded($code);
         match ($request->string('kind')->toString()) {
             'opened' => $this->keep->opened($spool, Here::person()),
@@ -48,7 +49,7 @@ final readonly class SpoolController
 
     public function inJob(int $job, JobSpoolRequest $request, ShowJob $show): JobView
     {
-        Gate::authorize('work', Job::class);
+        Gate::authorize(Ability::Work);
         $this->keep->inJob(Spool::coded($request->string('spool')->trim()->toString()), Job::query()->findOrFail($job), Here::person());
 
         return $show->of($job);

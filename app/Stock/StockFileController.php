@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
+use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Support\Facades\Gate;
 use OddBench\Stock\StockRow;
@@ -29,7 +30,7 @@ final readonly class StockFileController
     /** The body is the table itself; nothing counts yet. */
     public function store(string $kind, ReceiveFileRequest $request): StockFileView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $kind = match ($kind) {
             'parts', 'stock', 'movements' => $kind, default => abort(404)
         };
@@ -40,7 +41,7 @@ final readonly class StockFileController
 
     public function apply(int $file, ApplyFileRequest $request): StockFileView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
 
         return $this->query->one($this->import->apply(StockFile::query()->findOrFail($file), $request->boolean('onlySound'), Here::person()), 0, null);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
+use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Support\Facades\Gate;
 
@@ -20,7 +21,7 @@ final readonly class StocktakeController
 
     public function start(StartStocktakeRequest $request): StocktakesView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $this->keep->start($request->words('bins') ?? '', Here::person());
 
         return $this->query->all();
@@ -33,7 +34,7 @@ final readonly class StocktakeController
 
     public function open(int $stocktake, string $bin): BinSheetView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $take = Stocktake::query()->findOrFail($stocktake);
         $this->keep->open($take, $bin, Here::person());
 
@@ -42,7 +43,7 @@ final readonly class StocktakeController
 
     public function count(int $stocktake, string $bin, CountRequest $request): BinSheetView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $take = Stocktake::query()->findOrFail($stocktake);
         $this->keep->count($this->opened($take, $bin), Part::numbered($request->string('part')->trim()->toString()), $request->integer('counted'), $request->boolean('afterMoves'), Here::person());
 
@@ -51,7 +52,7 @@ final readonly class StocktakeController
 
     public function done(int $stocktake, string $bin): StocktakesView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $this->keep->done($this->opened(Stocktake::query()->findOrFail($stocktake), $bin));
 
         return $this->query->all();
@@ -59,7 +60,7 @@ final readonly class StocktakeController
 
     public function end(int $stocktake, EndStocktakeRequest $request): StocktakesView
     {
-        Gate::authorize('move', Part::class);
+        Gate::authorize(Ability::MoveStock);
         $take = Stocktake::query()->with('person')->findOrFail($stocktake);
         $request->boolean('post') ? $this->keep->post($take, Here::person()) : $this->keep->discard($take, Here::person());
 

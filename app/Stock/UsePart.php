@@ -7,9 +7,8 @@ namespace App\Stock;
 use App\Api\Refused;
 use App\Intake\Job;
 use App\Intake\JobRecord;
+use App\Intake\OnlyAt;
 use App\Intake\Said;
-use App\Machines\FitNote;
-use App\Machines\FitPart;
 use App\Shop\Person;
 use OddBench\Intake\Station;
 use OddBench\Knowledge\Knowledge;
@@ -24,9 +23,6 @@ final readonly class UsePart
     public function use(Job $job, Part $part, int $quantity, ?string $position, Person $by, FitNote $note = new FitNote): Job
     {
         return $this->record->write($job, $by, null, function (Job $job) use ($part, $quantity, $position, $by, $note): Said {
-            if ($job->station !== Station::Repair) {
-                throw Refused::because('station', "The job stands at {$job->station->words()}; parts are used at Fix.");
-            }
             $movement = $this->stock->take($part, $quantity, $job, $position, $by);
             if ($position !== null) {
                 $this->fit->fit($job->machine, $position, $movement, $note);
@@ -34,7 +30,7 @@ final readonly class UsePart
             $where = $position === null ? '' : ' → '.$this->knowledge->families[$job->machine->family]->positions[$position]->name;
 
             return new Said('part-used', "Used {$quantity} × {$part->name}, bin {$movement->bin}{$where}".($note->upgrade ? ', an upgrade' : ''));
-        });
+        }, at: OnlyAt::the('parts are used', Station::Repair));
     }
 
     public function putBack(Job $job, Movement $used, Person $by): Job

@@ -32,17 +32,17 @@
 </head>
 <body>
 <main>
-    @if ($machine->openJob)
+    @if ($openJob)
     <div class="now">
-        <p><strong>It is with us</strong>, since {{ $machine->openJob->opened_at->copy()->setTimezone($zone)->format('j F Y') }}.</p>
-        <p>{{ \App\Release\OwnersWords::of($machine->openJob) }}@if ($machine->openJob->promised_for) Promised for {{ $machine->openJob->promised_for->format('j F') }}.@endif</p>
+        <p><strong>It is with us</strong>, since {{ $openJob->opened_at->copy()->setTimezone($zone)->format('j F Y') }}.</p>
+        <p>{{ \App\Release\OwnersWords::of($openJob) }}@if ($openJob->promised_for) Promised for {{ $openJob->promised_for->format('j F') }}.@endif</p>
     </div>
     @endif
     @if ($sheet)
-        @if ($machine->openJob) <p><strong>From its last visit:</strong></p> @endif
+        @if ($openJob) <p><strong>From its last visit:</strong></p> @endif
         @include('sheet', ['sheet' => $sheet, 'pdf' => false])
         <a class="pdf" href="/o/{{ $machine->page_key }}/sheet.pdf">The same as PDF</a>
-    @elseif (! $machine->openJob)
+    @elseif (! $openJob)
         <p class="quiet">{{ $shop }}</p>
         <h1>Nothing to show yet</h1>
         <p>This machine, tag <span class="fig">{{ $machine->tag }}</span>, has left our bench with no report so far.</p>

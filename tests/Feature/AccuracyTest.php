@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Knowledge\Accuracy\Compared;
-use App\Knowledge\Accuracy\SimulatedMachines;
+use App\Computation\Accuracy\Compared;
+use App\Computation\Accuracy\SimulatedMachines;
 use OddBench\Computation\Catalogue;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TradeKnowledge;

@@ -140,7 +140,7 @@ final class FindTest extends BenchTestCase
         $this->actingAs($this->person());
         $job = $this->job();
         $all = array_keys($this->app->make(Knowledge::class)->findings);
-        $job->findings()->delete();
+        JobFinding::query()->where('job_id', $job->id)->delete();
         foreach ($all as $code) {
             if (! in_array($code, ['thermistor-short', 'crept-in'], true)) {
                 JobFinding::query()->create(['job_id' => $job->id, 'code' => $code, 'present' => true, 'source' => 'seen', 'person_id' => $this->person()->id, 'at' => now()]);

@@ -10,6 +10,7 @@ use App\Diagnosis\FirstDiagnoses;
 use App\Diagnosis\JobFinding;
 use App\Intake\Job;
 use App\Intake\JobEvent;
+use App\Intake\JobState;
 use App\Safety\SafetyAnswer;
 use App\Shop\Role;
 use App\Stock\ClassCosts;
@@ -110,7 +111,7 @@ final class JudgementTest extends BenchTestCase
         self::assertEqualsWithDelta(4500.0, $costs->all()['costs']['board'], 1e-9);
         self::assertLessThan(5.0, $costs->all()['waiting']['board']);
         self::assertArrayNotHasKey('heater-block', $costs->all()['costs'], 'nothing is known here: core takes what it usually costs');
-        self::assertNotContains('liner', (array) $this->app->make(DiagnosisQuery::class)->input($job, 'measure-first')['on_shelf']);
+        self::assertNotContains('liner', (array) $this->app->make(DiagnosisQuery::class)->input(JobState::of($job), 'measure-first')['on_shelf']);
     }
 
     public function test_first_diagnoses_are_held_against_what_became_of_them(): void

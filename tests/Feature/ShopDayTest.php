@@ -49,7 +49,7 @@ final class ShopDayTest extends BenchTestCase
         $machine = $this->machine();
         foreach (['2026-11-27' => false, '2026-11-28' => true] as $until => $runs) {
             $machine->update(['warranty_until' => $until, 'warranty_by' => 'maker']);
-            self::assertSame($runs, Warranty::runs($machine->refresh()), $until);
+            self::assertSame($runs, $this->app->make(Warranty::class)->runs($machine->refresh()), $until);
         }
     }
 

@@ -31,6 +31,8 @@ final class MigrateCommand extends Command
             return self::FAILURE;
         }
 
-        return $this->call('migrate', ['--force' => true]);
+        $status = $this->call('migrate', ['--force' => true]);
+
+        return $status === self::SUCCESS ? $this->call('odd-bench:next-steps') : $status;
     }
 }

@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace Database\Seeders\Demo;
 
 use App\Diagnosis\ConfirmFaults;
+use App\Diagnosis\FoundInJob;
 use App\Diagnosis\KeepTrials;
 use App\Diagnosis\RecordFinding;
 use App\Diagnosis\WithdrawFinding;
 use App\Fleet\KeepLookList;
 use App\Fleet\LookOwed;
 use App\Intake\Job;
+use App\Intake\JobState;
 use App\Intake\MoveJob;
+use App\Safety\RedTag;
 use App\Shop\Person;
 use Illuminate\Support\Carbon;
 use OddBench\Intake\Station;
@@ -64,14 +67,15 @@ final readonly class DemoFind
     private function withFreeScrews(Person $by): Job
     {
         $job = $this->openJob('tern-220-d', 'repair');
-        if ($job->confirmed()->where('fault', 'knob-screws-free')->exists()) {
+        if (in_array('knob-screws-free', FoundInJob::of(JobState::of($job))->faults(), true)) {
             return $job;
         }
         $this->move->move($job, Station::Diagnosis, 'The screws turn with their knobs as well', $job->version, $by);
-        foreach ($job->findings()->where('code', 'knob-screw-turns')->where('present', false)->get() as $wrong) {
+        $turns = FoundInJob::of(JobState::of($job))->findings()->where('code', 'knob-screw-turns');
+        foreach ($turns->where('present', false) as $wrong) {
             $this->withdraw->withdraw($job, $wrong, $by);
         }
-        if ($job->findings()->where('code', 'knob-screw-turns')->doesntExist()) {
+        if ($turns->where('present', true)->isEmpty()) {
             $this->findings->record($job->refresh(), ['knob-screw-turns' => true], [], null, $by);
         }
         $this->confirm->confirm($job->refresh(), ['knob-screws-free'], $job->version, $by);
@@ -81,6 +85,6 @@ final readonly class DemoFind
 
     private function openJob(string $family, string $station): Job
     {
-        return Job::query()->whereNull('finished_at')->where('station', $station)->whereHas('machine', fn ($m) => $m->where('family', $family)->whereDoesntHave('redTag'))->orderByDesc('opened_at')->firstOrFail();
+        return Job::query()->whereNull('finished_at')->where('station', $station)->whereHas('machine', fn ($m) => $m->where('family', $family)->whereNotIn('id', RedTag::query()->select('machine_id')->whereNull('off_at')))->orderByDesc('opened_at')->firstOrFail();
     }
 }

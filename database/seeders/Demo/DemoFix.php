@@ -4,19 +4,21 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
+use App\Diagnosis\Confirmed;
 use App\Intake\Job;
-use App\Machines\ChangePosition;
 use App\Machines\KeepPaper;
-use App\Machines\KeepService;
 use App\Machines\Machine;
 use App\Machines\Warranty;
+use App\Repair\ChangePosition;
 use App\Repair\GuideRun;
+use App\Repair\KeepService;
 use App\Repair\PutStepBack;
 use App\Repair\Removal;
 use App\Repair\RunGuide;
 use App\Repair\TakenOff;
 use App\Repair\TakeOff;
 use App\Repair\TrayQuery;
+use App\Repair\WorkOnJob;
 use App\Shop\Person;
 use Illuminate\Support\Carbon;
 use OddBench\Knowledge\Knowledge;
@@ -60,9 +62,9 @@ final readonly class DemoFix
 
     private function allBack(Job $job, Person $by): void
     {
-        $job->load('takenOff.back');
-        $already = $job->takenOff->whereNotNull('back')->pluck('number')->map(strval(...))->all();
-        foreach (array_diff($this->tray->record($job)->sequence->order, $already) as $number) {
+        $work = WorkOnJob::now($job);
+        $already = $work->takenOff->whereNotNull('back')->pluck('number')->map(strval(...))->all();
+        foreach (array_diff($this->tray->record($work)->sequence->order, $already) as $number) {
             $this->back->put($job, (int) $number, null, null, null, true, $by);
         }
     }
@@ -97,7 +99,7 @@ final readonly class DemoFix
     public function setTheTray(Carbon $today, array $people): void
     {
         // none that is on the bench: it might be open already
-        foreach (Machine::query()->where('held_as', 'farm')->whereDoesntHave('openJob')->orderByDesc('id')->limit(2)->get() as $machine) {
+        foreach (Machine::query()->where('held_as', 'farm')->whereNotIn('id', Job::query()->select('machine_id')->whereNull('finished_at'))->orderByDesc('id')->limit(2)->get() as $machine) {
             $this->warranty->note($machine, 'seller', $today->copy()->addMonths(5)->toDateString(), 'invoice in the blue folder');
         }
         // the demo’s simulated printers stand in for those at Prove
@@ -112,7 +114,9 @@ final readonly class DemoFix
                 $this->papers->mark($paper, 'socket', $socket, 1, $x, $y, $people['ada']);
             }
         }
-        $job = Job::query()->whereNull('finished_at')->where('station', 'repair')->whereHas('confirmed', fn ($q) => $q->where('fault', 'hotend-blob'))->whereDoesntHave('takenOff')->first();
+        $job = Job::query()->whereNull('finished_at')->where('station', 'repair')
+            ->whereIn('id', Confirmed::query()->select('job_id')->where('fault', 'hotend-blob')->whereNull('superseded_at'))
+            ->whereNotIn('id', TakenOff::query()->select('job_id')->whereNull('withdrawn_at'))->first();
         if ($job !== null) {
             Carbon::setTestNow($today->copy()->subMinutes(58));
             $this->openHotEnd($job, $people['imre']);

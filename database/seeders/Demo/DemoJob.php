@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
-use App\Diagnosis\Confirmed;
 use App\Diagnosis\ConfirmFaults;
 use App\Diagnosis\DiagnosisQuery;
+use App\Diagnosis\FoundInJob;
 use App\Diagnosis\RecordFinding;
 use App\Intake\BookIn;
 use App\Intake\Booking;
 use App\Intake\EditJob;
 use App\Intake\Hands;
 use App\Intake\Job;
+use App\Intake\JobState;
 use App\Intake\MoveJob;
 use App\Machines\Machine;
 use App\Proof\OwedQuery;
@@ -20,7 +21,9 @@ use App\Proof\RecordProof;
 use App\Release\SendOut;
 use App\Release\Terms;
 use App\Repair\NoteMend;
+use App\Repair\WorkOnJob;
 use App\Safety\AnswerSafety;
+use App\Safety\RedTag;
 use App\Safety\TakeOffRedTag;
 use App\Shop\Person;
 use App\Stock\MoveStock;
@@ -143,7 +146,7 @@ final class DemoJob
             $this->job = $this->record->record($this->job, array_fill_keys($told, true), [], null, $this->people[$who]);
         }
         for ($look = 0; $look < ($plot->stopAt === 'find' ? 1 : self::MOST_LOOKS); $look++) {
-            $judged = $this->diagnosis->of($this->job->refresh());
+            $judged = $this->diagnosis->of(JobState::of($this->job->refresh()));
             $next = $judged->next[0] ?? null;
             if ($judged->suspects[0]->probability > self::SURE && $judged->suspects[0]->explains !== []) {
                 break;
@@ -154,7 +157,7 @@ final class DemoJob
             yield new Beat($who, (int) ceil($next->minutes));
             $looks = array_map(static fn (Step $look): string => $look->code, $next->looks === [] ? [$next] : $next->looks);
             $yields = array_merge(...array_map(fn (string $look): array => $this->knowledge->checks[$look]->yields, $looks));
-            $known = $this->job->findings()->pluck('code')->all();
+            $known = $this->found()->findings()->pluck('code')->all();
             $seen = array_intersect_key($truth->shows, array_flip(array_diff($yields, $known)));
             if ($seen !== []) {
                 $this->job = $this->record->record($this->job, $seen, $looks, null, $this->people[$who]);
@@ -175,7 +178,7 @@ final class DemoJob
     private function confirmLikeliest(string $who): void
     {
         $faults = [];
-        foreach ($this->diagnosis->of($this->job->refresh())->suspects as $suspect) {
+        foreach ($this->diagnosis->of(JobState::of($this->job->refresh()))->suspects as $suspect) {
             if ($suspect->explains !== [] && ($faults === [] || $suspect->probability > 0.6) && count($faults) < 2) {
                 $faults[] = $suspect->code;
             }
@@ -189,9 +192,8 @@ final class DemoJob
     /** @return Generator<int, Beat> */
     private function fix(DemoPlot $plot, DemoTruth $truth, string $who): Generator
     {
-        $mended = $this->job->mends()->pluck('fault')->all();
-        foreach ($this->job->confirmed()->get() as $confirmed) {
-            /** @var Confirmed $confirmed */
+        $mended = WorkOnJob::now($this->job)->mended();
+        foreach ($this->found()->confirmed() as $confirmed) {
             $fault = $this->knowledge->faults[$confirmed->fault];
             if (in_array($fault->code, $mended, true)) {
                 continue;
@@ -260,10 +262,15 @@ final class DemoJob
         return null;
     }
 
+    private function found(): FoundInJob
+    {
+        return FoundInJob::of(JobState::of($this->job));
+    }
+
     /** @return Generator<int, Beat> */
     private function takeTagOff(string $who): Generator
     {
-        if ($this->job->machine()->firstOrFail()->redTag()->doesntExist()) {
+        if (RedTag::wornBy($this->job->machine_id) === null) {
             return;
         }
         yield new Beat($who, 5);
@@ -276,8 +283,8 @@ final class DemoJob
     private function proofs(DemoPlot $plot, DemoTruth $truth, string $who): Generator
     {
         for ($tries = 0; $tries < 60; $tries++) {
-            $job = $this->job->refresh()->load(\App\Proof\OwedQuery::NEEDS);
-            $missing = $this->owed->plan($job)->missing($this->owed->passed($job));
+            $state = JobState::of($this->job->refresh());
+            $missing = $this->owed->plan($state)->missing($this->owed->passed($state));
             if ($missing === []) {
                 return;
             }
@@ -304,19 +311,19 @@ final class DemoJob
         $left = array_values(array_diff($truth->faults, $this->mended));
         yield new Beat($who, 6);
         $telling = $this->telling($left[0]);
-        foreach ($this->job->findings()->where('code', $telling)->where('present', false)->get() as $wrong) {
+        foreach ($this->found()->findings()->where('code', $telling)->where('present', false) as $wrong) {
             $this->job = app(\App\Diagnosis\WithdrawFinding::class)->withdraw($this->job, $wrong, $this->people[$who]);
         }
-        if ($this->job->findings()->where('code', $telling)->doesntExist()) {
+        if ($this->found()->findings()->where('code', $telling)->isEmpty()) {
             $this->job = $this->record->record($this->job, [$telling => true], [], null, $this->people[$who]);
         }
-        foreach ($this->job->confirmed()->pluck('fault')->all() as $code) {
+        foreach ($this->found()->faults() as $code) {
             if (! in_array($code, $truth->faults, true)) {
-                $this->job = $this->confirm->supersede($this->job, (string) $code, $telling, $this->job->version, $this->people[$who]);
+                $this->job = $this->confirm->supersede($this->job, $code, $telling, $this->job->version, $this->people[$who]);
             }
         }
         yield new Beat($who, 2);
-        $this->job = $this->confirm->confirm($this->job, array_values(array_diff($left, $this->job->confirmed()->pluck('fault')->all())), $this->job->version, $this->people[$who]);
+        $this->job = $this->confirm->confirm($this->job, array_values(array_diff($left, $this->found()->faults())), $this->job->version, $this->people[$who]);
         yield from $this->fix($plot, $truth, $who);
         $this->mended = $truth->faults;
         $this->to(Station::Proof, $who);

@@ -6,6 +6,7 @@ namespace Database\Seeders\Demo;
 
 use App\Intake\BookIn;
 use App\Intake\Booking;
+use App\Intake\Job;
 use App\Machines\Machine;
 use App\Release\SendOut;
 use App\Release\Terms;
@@ -111,7 +112,7 @@ final class DemoShelf
         $take = $this->stocktake->start('C', $people['sam']);
         $this->count($take, 'C1', true, $people['sam']);
         $this->count($take, 'C2', false, $people['sam']);
-        foreach (array_slice((new PlannedUse($this->knowledge))->all(), 0, 3, true) as $id => $planned) {
+        foreach (array_slice(app(PlannedUse::class)->all(), 0, 3, true) as $id => $planned) {
             $part = Part::query()->findOrFail($id);
             if ($part->on_hand > 1) {
                 $this->reserve->one($part, $planned['tags'][0], 1, $people['sam']);
@@ -149,7 +150,7 @@ final class DemoShelf
     private function donate(string $family, string $because, array $people): Generator
     {
         yield new Beat('sam', 6);
-        $machine = Machine::query()->where('family', $family)->where('held_as', '<>', 'owner')->whereIn('place', ['service', 'sale'])->whereDoesntHave('openJob')->orderByDesc('hours')->first();
+        $machine = Machine::query()->where('family', $family)->where('held_as', '<>', 'owner')->whereIn('place', ['service', 'sale'])->whereNotIn('id', Job::query()->select('machine_id')->whereNull('finished_at'))->orderByDesc('hours')->first();
         if ($machine === null) {
             return;
         }

@@ -9,6 +9,7 @@ use App\Intake\Hands;
 use App\Intake\Job;
 use App\Machines\Machine;
 use App\Machines\RegisterMachine;
+use App\Safety\RedTag;
 use App\Shop\DemoLogins;
 use App\Shop\Person;
 use App\Shop\Setting;
@@ -272,7 +273,7 @@ final class DemoShop
             }
         }
         Carbon::setTestNow($this->today->copy()->subMinutes(9));
-        $job = Job::query()->whereNull('finished_at')->where('station', 'diagnosis')->whereDoesntHave('machine.redTag')->orderBy('promised_for')->firstOrFail();
+        $job = Job::query()->whereNull('finished_at')->where('station', 'diagnosis')->whereNotIn('machine_id', RedTag::query()->select('machine_id')->whereNull('off_at'))->orderBy('promised_for')->firstOrFail();
         $this->hands->on($job, $this->people['bo']);
         Carbon::setTestNow();
     }

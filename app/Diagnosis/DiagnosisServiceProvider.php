@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Diagnosis;
+
+use App\Intake\Findings;
+use App\Intake\HearsBooking;
+use App\Intake\SaysOfWalk;
+use Illuminate\Support\ServiceProvider;
+
+final class DiagnosisServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->tag([DiagnosisOnWalk::class], SaysOfWalk::TAG);
+        $this->app->tag([PutDownTold::class], HearsBooking::TAG);
+        $this->app->bind(Findings::class, PutFinding::class);
+        $this->app->when(RecordFinding::class)->needs('$rooms')->giveTagged(HearsChecks::TAG);
+    }
+}

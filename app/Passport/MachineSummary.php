@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Passport;
+
+use App\Api\View;
+use App\Machines\Machine;
+use OddBench\Knowledge\Knowledge;
+use OpenApi\Attributes as OA;
+
+/** A machine on one line. */
+#[OA\Schema]
+final readonly class MachineSummary extends View
+{
+    public function __construct(
+        #[OA\Property] public string $tag,
+        #[OA\Property] public string $family,
+        #[OA\Property] public string $familyName,
+        #[OA\Property] public ?string $serial,
+        #[OA\Property(enum: ['owner', 'farm', 'resale'])] public string $heldAs,
+        #[OA\Property] public ?string $owner,
+        #[OA\Property] public ?float $hours,
+        #[OA\Property] public string $place,
+        #[OA\Property] public bool $redTag,
+        #[OA\Property] public ?int $openJob,
+    ) {
+    }
+
+    /** The relation owner must be loaded. */
+    public static function of(Machine $machine, Knowledge $knowledge, bool $redTag, ?int $openJob): self
+    {
+        return new self(
+            $machine->tag,
+            $machine->family,
+            $knowledge->families[$machine->family]->name ?? $machine->family,
+            $machine->serial,
+            $machine->held_as,
+            $machine->owner?->name,
+            $machine->hoursRun(),
+            $machine->place,
+            $redTag,
+            $openJob,
+        );
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Passport;
+
+use App\Diagnosis\Confirmed;
+use App\Fleet\LookListQuery;
+use App\Intake\Job;
+use App\Intake\JobEvent;
+use App\Machines\Machine;
+use App\Machines\ServiceDueView;
+use App\Machines\ServiceQuery;
+use App\Machines\Warranty;
+use App\Machines\WarrantyView;
+use App\Release\VisitsQuery;
+use App\Repair\PositionsQuery;
+use App\Safety\RedTag;
+use App\Safety\RedTagView;
+use Illuminate\Support\Facades\Config;
+use OddBench\Knowledge\Knowledge;
+
+/** Reads a machine’s passport: who, where, what sits in it, every visit and what happened in each. */
+final readonly class PassportQuery
+{
+    private const LINES = 60;
+
+    public function __construct(private Knowledge $knowledge, private LookListQuery $lookLists, private PositionsQuery $positions, private VisitsQuery $visits, private ServiceQuery $service, private Warranty $warranty)
+    {
+    }
+
+    public function of(Machine $machine, ?int $olderThan = null): PassportView
+    {
+        $machine->loadMissing('owner');
+        $tag = RedTag::wornBy($machine->id)?->loadMissing(['putOnBy', 'offAskedBy', 'supervisedTest.signedBy']);
+        $events = JobEvent::query()
+            ->with('person')
+            ->where('machine_id', $machine->id)
+            ->when($olderThan !== null, fn ($query) => $query->where('id', '<', $olderThan))
+            ->orderByDesc('id')
+            ->limit(self::LINES + 1)
+            ->get();
+
+        return new PassportView(
+            machine: MachineSummary::of($machine, $this->knowledge, $tag !== null, Job::openOf([$machine->id])[$machine->id] ?? null),
+            ownerContact: $machine->owner?->contact,
+            pricePaidMinor: $machine->price_paid_minor,
+            redTag: $tag === null ? null : RedTagView::of($tag),
+            positions: $this->positions->of($machine),
+            jobs: $this->visits->of($machine),
+            timeline: array_values($events->take(self::LINES)->map(TimelineLine::of(...))->all()),
+            olderThan: $events->count() > self::LINES ? $events[self::LINES - 1]->id : null,
+            lookLists: $this->lookLists->ofMachine($machine),
+            comebacks: Confirmed::query()->whereNull('superseded_at')->whereNotNull('comeback_of')->whereIn('job_id', Job::query()->select('id')->where('machine_id', $machine->id))->distinct()->count('job_id'),
+            ownersPage: Config::string('odd-bench.public_url')."/o/{$machine->page_key}",
+            warranty: WarrantyView::of($machine, $this->warranty->runs($machine)),
+            service: array_map(ServiceDueView::of(...), $this->service->of(collect([$machine]))[$machine->id] ?? []),
+        );
+    }
+}

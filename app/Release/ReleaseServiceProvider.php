@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Release;
+
+use App\Diagnosis\KnowsComebacks;
+use Illuminate\Support\ServiceProvider;
+
+final class ReleaseServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->bind(KnowsComebacks::class, Comebacks::class);
+    }
+}

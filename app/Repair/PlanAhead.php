@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repair;
+
+use App\Intake\JobState;
+use App\Stock\WorkAhead;
+
+/** Tells the shelf what the open jobs are still to have mended. */
+final readonly class PlanAhead implements WorkAhead
+{
+    public function of(JobState $state): array
+    {
+        $work = WorkOnJob::of($state);
+
+        return [
+            'faults' => $work->unmended($state),
+            'guides' => array_values($work->guideRuns->whereNull('ended_at')->map(static fn (GuideRun $r): string => $r->guide)->all()),
+        ];
+    }
+}

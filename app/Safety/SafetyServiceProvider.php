@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Safety;
+
+use App\Intake\SaysOfWalk;
+use Illuminate\Support\ServiceProvider;
+
+final class SafetyServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->tag([SafetyOnWalk::class], SaysOfWalk::TAG);
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shop;
+
+/** What somebody may do here; every write asks for one of these. */
+enum Ability: string
+{
+    case BookIn = 'bookIn';
+    case Edit = 'edit';
+    case Work = 'work';
+    case SendOut = 'sendOut';
+    case Countersign = 'countersign';
+    case MoveStock = 'moveStock';
+
+    public function of(Role $role): bool
+    {
+        return match ($this) {
+            self::BookIn, self::Edit, self::SendOut, self::MoveStock => $role->meetsOwners(),
+            self::Work => $role->worksAtTheBench(),
+            self::Countersign => $role === Role::Lead,
+        };
+    }
+
+    /** What somebody is told who may not. */
+    public function refusal(): string
+    {
+        return match ($this) {
+            self::BookIn => 'Your role only looks. A technician, a lead or the counter books machines in.',
+            self::Edit => 'Your role only looks. A technician, a lead or the counter changes this.',
+            self::Work => 'A technician or a lead works on machines; your role does not.',
+            self::SendOut => 'Your role only looks. A technician, a lead or the counter sends machines out.',
+            self::Countersign => 'This needs a lead’s signature.',
+            self::MoveStock => 'Your role only looks. A technician, a lead or the counter moves stock.',
+        };
+    }
+}
