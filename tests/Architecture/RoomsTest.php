@@ -11,6 +11,54 @@ use PHPat\Test\PHPat;
 /** Who may use whom. Run by phpstan. */
 final class RoomsTest
 {
+    /** Every room of app/ on its floor, and the rooms on its own floor that it may use beside all of the floors below. */
+    public const FLOORS = [
+        ['Api' => [], 'Knowledge' => ['Api'], 'Shop' => ['Api']],
+        ['Machines' => []],
+        ['Intake' => []],
+        [
+            'Safety' => [],
+            'Instruments' => ['Safety'],
+            'Stock' => ['Safety'],
+            'Diagnosis' => ['Safety', 'Instruments', 'Stock'],
+            'Repair' => ['Safety', 'Stock', 'Diagnosis'],
+            'Proof' => ['Safety', 'Stock', 'Repair'],
+        ],
+        ['Release' => [], 'Fleet' => [], 'Practice' => [], 'Plan' => []],
+        ['Passport' => [], 'JobScreen' => ['Passport'], 'Bench' => [], 'Scan' => [], 'Computation' => [], 'Demo' => []],
+    ];
+
+    /** @return array<string, list<string>> room => the rooms it may use */
+    public static function mayUse(): array
+    {
+        $may = $below = [];
+        foreach (self::FLOORS as $floor) {
+            foreach ($floor as $room => $beside) {
+                $may[$room] = [...$below, ...$beside];
+            }
+            $below = [...$below, ...array_keys($floor)];
+        }
+
+        return $may;
+    }
+
+    /** @return iterable<Rule> */
+    public function test_rooms_stand_on_floors_and_use_only_what_lies_below(): iterable
+    {
+        $may = self::mayUse();
+        foreach ($may as $room => $used) {
+            $others = array_values(array_diff(array_keys($may), $used, [$room]));
+            if ($others === []) {
+                continue;
+            }
+            yield PHPat::rule()
+                ->classes(Selector::inNamespace("App\\{$room}"))
+                ->shouldNotDependOn()
+                ->classes(...array_map(static fn (string $other) => Selector::inNamespace("App\\{$other}"), $others))
+                ->because("{$room} stands lower: what a higher room has to say to it comes through an interface it owns");
+        }
+    }
+
     public function test_core_uses_nothing_but_php_and_exact_numbers(): Rule
     {
         return PHPat::rule()
