@@ -61,6 +61,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin only: the page and its API come from the same server.
         $middleware->remove(HandleCors::class);
+        $middleware->web(replace: [Illuminate\Session\Middleware\StartSession::class => App\Shop\StartSession::class]);
         $middleware->trimStrings(except: ['password']);
         $middleware->redirectGuestsTo(fn (Request $request): ?string => $request->is('api/*') ? null : '/');
     })

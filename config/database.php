@@ -17,6 +17,8 @@ return [
             'search_path' => 'public',
             'sslmode' => env('DB_SSLMODE', 'prefer'),
             'timezone' => 'UTC',
+            // the page keeps its connections between requests; what runs in a shell has one of its own
+            'options' => PHP_SAPI === 'fpm-fcgi' ? [PDO::ATTR_PERSISTENT => true] : [],
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],

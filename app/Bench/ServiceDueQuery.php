@@ -26,7 +26,7 @@ final readonly class ServiceDueQuery
     public function read(): array
     {
         /** @var list<array{string, string, list<string>, list<string>, string}> $lines */
-        $lines = Cache::remember('service-due', self::SECONDS, fn (): array => $this->lines());
+        $lines = Cache::store('memo')->remember('service-due', self::SECONDS, fn (): array => $this->lines());
 
         return array_map(static fn (array $l): ServiceLine => new ServiceLine(...$l), $lines);
     }

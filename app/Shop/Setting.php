@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Shop;
 
-use Illuminate\Support\Facades\DB;
-
 /** What the shop has set, with its defaults. */
 final class Setting
 {
@@ -48,13 +46,11 @@ final class Setting
 
     public static function put(string $key, mixed $value): void
     {
-        DB::table('settings')->upsert(['key' => $key, 'value' => json_encode($value)], ['key']);
+        app(Settings::class)->put($key, $value);
     }
 
     private static function get(string $key): mixed
     {
-        $value = DB::table('settings')->where('key', $key)->value('value');
-
-        return is_string($value) ? json_decode($value, true) : (self::DEFAULTS[$key] ?? null);
+        return app(Settings::class)->get($key) ?? (self::DEFAULTS[$key] ?? null);
     }
 }

@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace App\Shop;
 
+use App\Api\KeptConnection;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 use OddBench\Shop\DiskRoom;
@@ -22,7 +26,9 @@ final class ShopServiceProvider extends ServiceProvider
 
     public function register(): void
     {
+        $this->app->bind('db.connector.pgsql', KeptConnection::class);
         $this->app->scoped(ShopDay::class);
+        $this->app->scoped(Settings::class);
         $this->app->bind(DiskRoom::class, static fn (): DiskRoom => new DiskRoom(max(0.0, (float) @disk_free_space(storage_path())), max(1.0, (float) @disk_total_space(storage_path()))));
     }
 
@@ -35,9 +41,11 @@ final class ShopServiceProvider extends ServiceProvider
         foreach (Ability::cases() as $ability) {
             Gate::define($ability, static fn (Person $person): Response => $ability->of($person->role) ? Response::allow() : Response::deny($ability->refusal()));
         }
+        Session::extend('database', static fn (Application $app): QuietSessions => new QuietSessions(
+            $app->make('db')->connection(), Config::string('session.table'), Config::integer('session.lifetime'), $app,
+        ));
         Model::preventLazyLoading(! app()->isProduction());
         Model::preventSilentlyDiscardingAttributes();
-        RateLimiter::for('owners-page', static fn (Request $request): Limit => Limit::perMinute(60)->by('owners-page:'.$request->ip()));
         RateLimiter::for('login', fn (Request $request): array => [
             Limit::perMinute((int) config('odd-bench.login_tries'))->by('login:'.mb_strtolower((string) json_encode($request->input('login'))).'|'.$request->ip()),
             Limit::perMinute(30)->by('login-from:'.$request->ip()),

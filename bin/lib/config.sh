@@ -140,6 +140,7 @@ http {
   uwsgi_temp_path $STATE/web-tmp/uwsgi;
   scgi_temp_path $STATE/web-tmp/scgi;
   client_max_body_size 32m;
+  limit_req_zone \$binary_remote_addr zone=owners:1m rate=60r/m;
   server {
     listen 127.0.0.1:$WEB_PORT;
     root $SERVE/public;
@@ -161,6 +162,8 @@ http {
     location /build/assets/ { expires 1y; add_header Cache-Control "public, immutable"; }
     # what is hot: given out without anything else being up
     location = /heat.json { alias $STATE/storage/app/runs/heat.json; add_header Cache-Control no-store; }
+    # the page behind a label needs no login, so nobody goes through its keys
+    location /o/ { limit_req zone=owners burst=30 nodelay; limit_req_status 429; try_files \$uri /index.php\$is_args\$args; }
     location / { try_files \$uri /index.php\$is_args\$args; }
     location = /index.php {
       include /etc/nginx/fastcgi_params;

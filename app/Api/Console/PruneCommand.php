@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Api\Console;
 
 use Illuminate\Console\Command;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 
 /** Forgets the keys of writes that nobody sends again any more, with the answers kept for them. */
@@ -14,13 +15,16 @@ final class PruneCommand extends Command
 
     protected $signature = 'odd-bench:prune';
 
-    protected $description = 'Forget the keys of writes older than '.self::DAYS.' days';
+    protected $description = 'Forget the keys of writes older than '.self::DAYS.' days, and sessions that have ended';
 
     public function handle(): int
     {
         do {
             $gone = DB::delete('DELETE FROM once_keys WHERE ctid IN (SELECT ctid FROM once_keys WHERE created_at < ? ORDER BY created_at LIMIT 5000)', [now()->subDays(self::DAYS)]);
         } while ($gone > 0);
+
+        DB::table('sessions')->where('last_activity', '<', now()->getTimestamp() - 60 * Config::integer('session.lifetime'))->delete();
+        DB::table('cache')->where('expiration', '<', now()->getTimestamp())->delete();
 
         return self::SUCCESS;
     }
