@@ -17,6 +17,12 @@ $state = getenv('ODD_BENCH_STATE') ?: dirname(__DIR__).'/var/tools';
 foreach (['SERVICES' => 'services', 'PACKAGES' => 'packages', 'CONFIG' => 'config', 'ROUTES' => 'routes', 'EVENTS' => 'events'] as $key => $file) {
     $_ENV["APP_{$key}_CACHE"] = $_SERVER["APP_{$key}_CACHE"] = "{$state}/cache/{$file}.php";
 }
+// the page keeps its configuration and its routes worked out, in a folder only it can read; `up` makes them anew
+if (getenv('ODD_BENCH_ENV') === '.env.web') {
+    foreach (['CONFIG' => 'config', 'ROUTES' => 'routes'] as $key => $file) {
+        $_ENV["APP_{$key}_CACHE"] = $_SERVER["APP_{$key}_CACHE"] = "{$state}/web-tmp/{$file}.php";
+    }
+}
 if (! is_dir("{$state}/cache")) {
     @mkdir("{$state}/cache", 0755, true);
     foreach (['storage/framework/views', 'storage/framework/cache', 'storage/framework/sessions', 'storage/logs', 'storage/app'] as $folder) {

@@ -18,7 +18,7 @@ return [
             'sslmode' => env('DB_SSLMODE', 'prefer'),
             'timezone' => 'UTC',
             // the page keeps its connections between requests; what runs in a shell has one of its own
-            'options' => PHP_SAPI === 'fpm-fcgi' ? [PDO::ATTR_PERSISTENT => true] : [],
+            'options' => getenv('ODD_BENCH_ENV') === '.env.web' ? [PDO::ATTR_PERSISTENT => true] : [],
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],

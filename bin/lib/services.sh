@@ -175,6 +175,16 @@ site_artisan() {
   AS_IN="$SERVE" as "$WORK_USER" php artisan "$@"
 }
 
+# Worked out once for all requests, by the user that answers them: it holds what its own .env.web holds.
+page_configuration() {
+  rm -f "$STATE/web-tmp/config.php" "$STATE/web-tmp/routes.php"
+  local what
+  for what in config:cache route:cache; do
+    AS_IN="$SERVE" as "$WEB_USER" env ODD_BENCH_STATE="$STATE" ODD_BENCH_ENV=.env.web php artisan "$what" --quiet
+  done
+  chmod 600 "$STATE/web-tmp/config.php"
+}
+
 services_up() { # default ports
   make_place
   # its supervisor was killed: what it left running holds the ports
@@ -194,6 +204,7 @@ services_up() { # default ports
   step "Database" database_up
   # what a release does not know is left alone: it was made by a newer one
   step "Tables" site_artisan odd-bench:migrate
+  step "Configuration of the page" page_configuration
   write_programs
   step "Services" programs_up
 }
