@@ -83,7 +83,7 @@ final readonly class DescribeApi
         ], $route->parameterNames());
         $rules = $this->rules($method);
         $operation = ['operationId' => lcfirst((string) preg_replace('/Controller$/', '', $method->getDeclaringClass()->getShortName())).ucfirst($method->getName())];
-        if ($verb === 'GET') {
+        if ($verb === 'GET' || ($verb === 'DELETE' && ($rules['required'] ?? []) === [])) {
             foreach ($rules['properties'] ?? [] as $name => $schema) {
                 $parameters[] = ['name' => $name, 'in' => 'query', 'required' => in_array($name, $rules['required'], true), 'schema' => $schema];
             }

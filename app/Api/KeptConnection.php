@@ -14,7 +14,10 @@ use PDOException;
  */
 final class KeptConnection extends PostgresConnector
 {
-    /** @param  array<mixed>  $options */
+    /**
+     * @param  array<string, mixed>  $config
+     * @param  array<mixed>  $options
+     */
     public function createConnection($dsn, array $config, array $options): PDO
     {
         $pdo = parent::createConnection($dsn, $config, $options);

@@ -6,9 +6,7 @@ namespace App\Diagnosis;
 
 use App\Intake\JobState;
 use Illuminate\Support\Carbon;
-use OddBench\Diagnosis\BeliefHistory;
-use OddBench\Diagnosis\CaseFile;
-use OddBench\Diagnosis\Network;
+use OddBench\Diagnosis\Session;
 use OddBench\Knowledge\Knowledge;
 
 /** How belief moved in a job, from every finding it ever had, withdrawn ones among them. */
@@ -25,12 +23,12 @@ final readonly class BeliefHistoryQuery
      * @param  list<string>  $superseded
      * @return array{list<MoveView>, list<LineView>}
      */
-    public function of(JobState $state, CaseFile $case, array $inQuestion, array $superseded): array
+    public function of(JobState $state, Session $session, array $inQuestion, array $superseded): array
     {
         $events = $this->events($state);
-        $network = Network::forMachine($this->knowledge, $case->traits, $case->rates);
-        $history = BeliefHistory::of($network, array_map(static fn (array $e): array => ['code' => $e['code'], 'present' => $e['present'], 'withdrawn' => $e['withdrawn']], $events), $case->weighsUntold ? $this->knowledge : null);
-        $index = array_flip($network->faults);
+        $codes = $session->faults();
+        $history = $session->history(array_map(static fn (array $e): array => ['code' => $e['code'], 'present' => $e['present'], 'withdrawn' => $e['withdrawn']], $events));
+        $index = array_flip($codes);
         $faults = array_values(array_intersect_key($index, array_flip([...$inQuestion, ...$superseded])));
         $moves = [new MoveView(null, 'to begin with', false, false, null)];
         foreach ($events as $event) {
@@ -38,7 +36,7 @@ final readonly class BeliefHistoryQuery
         }
         $lines = [];
         foreach ($history->lines($faults, self::LINES, array_values(array_intersect_key($index, array_flip($superseded)))) as $fault) {
-            $code = $network->faults[$fault];
+            $code = $codes[$fault];
             $lines[] = new LineView($code, $this->knowledge->faults[$code]->name, in_array($code, $superseded, true), array_map(static fn ($move): float => $move->faults[$fault], $history->moves));
         }
 

@@ -32,7 +32,7 @@ final readonly class ConfirmFaults
     {
         return $this->record->write($job, $by, $version, function (Job $job) use ($faults, $by): Said {
             $beliefs = [];
-            foreach ($this->diagnosis->of(JobState::of($job))->suspects as $suspect) {
+            foreach ($this->diagnosis->of(JobState::of($job))->suspects() as $suspect) {
                 $beliefs[$suspect->code] = $suspect->probability;
             }
             $words = [];

@@ -14,45 +14,45 @@ use Illuminate\Support\Facades\Gate;
 
 final readonly class DiagnosisController
 {
-    public function __construct(private ShowJob $show)
+    public function __construct(private ShowJob $show, private ShowFind $find)
     {
     }
 
     public function show(int $job, ShowDiagnosisRequest $request, ShowDiagnosis $diagnosis): DiagnosisView
     {
-        return $diagnosis->of(JobState::of(Job::query()->findOrFail($job)), $request->words('school') ?? 'measure-first');
+        return $diagnosis->of(JobState::of(Job::query()->findOrFail($job)), $request->swapFirst());
     }
 
-    public function record(int $job, RecordFindingsRequest $request, RecordFinding $record): JobView
+    public function record(int $job, RecordFindingsRequest $request, RecordFinding $record): FindView
     {
         Gate::authorize(Ability::Work);
-        $record->record(Job::query()->findOrFail($job), $request->findings(), $request->checks(), $request->words('value'), Here::person());
+        $record->record($job, $request->findings(), $request->checks(), $request->words('value'), Here::person());
 
-        return $this->show->of($job);
+        return $this->find->of($job, $request->swapFirst());
     }
 
-    public function reading(int $job, RecordReadingRequest $request, RecordReading $record): JobView
+    public function reading(int $job, RecordReadingRequest $request, RecordReading $record): FindView
     {
         Gate::authorize(Ability::Work);
         $record->record(Job::query()->findOrFail($job), $request->string('check')->toString(), $request->float('value'), Here::person());
 
-        return $this->show->of($job);
+        return $this->find->of($job, $request->swapFirst());
     }
 
-    public function withdraw(int $job, int $finding, WithdrawFinding $withdraw): JobView
+    public function withdraw(int $job, int $finding, ShowDiagnosisRequest $request, WithdrawFinding $withdraw): FindView
     {
         Gate::authorize(Ability::Work);
         $withdraw->withdraw(Job::query()->findOrFail($job), JobFinding::query()->where('job_id', $job)->findOrFail($finding), Here::person());
 
-        return $this->show->of($job);
+        return $this->find->of($job, $request->swapFirst());
     }
 
-    public function hide(int $job, HideCheckRequest $request, HideCheck $hide): JobView
+    public function hide(int $job, HideCheckRequest $request, HideCheck $hide): FindView
     {
         Gate::authorize(Ability::Work);
         $hide->hide(Job::query()->findOrFail($job), $request->string('check')->toString(), Here::person());
 
-        return $this->show->of($job);
+        return $this->find->of($job, $request->swapFirst());
     }
 
     public function confirm(int $job, ConfirmFaultsRequest $request, ConfirmFaults $confirm): JobView

@@ -10,8 +10,7 @@ use App\Shop\Setting;
 use App\Stock\ClassCosts;
 use Illuminate\Support\Facades\DB;
 use OddBench\Diagnosis\CaseFile;
-use OddBench\Diagnosis\Diagnose;
-use OddBench\Diagnosis\Diagnosis;
+use OddBench\Diagnosis\Session;
 use OddBench\Knowledge\Knowledge;
 
 /** Puts a job’s case before the computation: its findings, its family’s traits and history, the shop’s shelf and rates. */
@@ -21,23 +20,19 @@ final readonly class DiagnosisQuery
     {
     }
 
-    public function of(JobState $state, string $school = 'measure-first'): Diagnosis
+    /** The case of a job, looked at once for as long as the job stands as it does. */
+    public function of(JobState $state): Session
     {
-        return $state->once("diagnosis:{$school}", fn (): Diagnosis => $this->judge($this->case($state, $school)));
+        return $state->once('diagnosis', fn (): Session => Session::open(CaseFile::read($this->input($state), $this->knowledge), $this->knowledge));
     }
 
-    public function case(JobState $state, string $school): CaseFile
+    public function counted(JobState $state): CountedFaults
     {
-        return $state->once("case:{$school}", fn (): CaseFile => CaseFile::read($this->input($state, $school), $this->knowledge));
-    }
-
-    public function judge(CaseFile $case): Diagnosis
-    {
-        return (new Diagnose($this->knowledge))->judge($case);
+        return $state->once('counted', fn (): CountedFaults => $this->counts->now());
     }
 
     /** @return array<string, mixed> what `compute diagnose` would be given */
-    public function input(JobState $state, string $school): array
+    public function input(JobState $state): array
     {
         $job = $state->job;
         $findings = [];
@@ -49,12 +44,12 @@ final readonly class DiagnosisQuery
         }
         $family = $job->machine->family;
         $parts = $this->costs->all();
+        $counted = $this->counted($state);
 
         return [
             'traits' => $this->knowledge->families[$family]->traits ?? [],
             'findings' => $findings,
-            'history' => [...$this->counts->ofFamily($family), 'shop' => $this->counts->ofShop()],
-            'school' => $school,
+            'history' => [...$counted->ofFamily($family), 'shop' => $counted->ofShop()],
             'untold' => 'weigh',
             'red_tag' => SafetyOfJob::of($state)->redTag !== null,
             'hidden' => array_values(array_filter(DB::table('hidden_checks')->where('job_id', $job->id)->pluck('code')->all(), fn (mixed $code): bool => is_string($code) && isset($this->knowledge->checks[$code]))),

@@ -6,49 +6,22 @@ namespace App\Diagnosis;
 
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
-use OddBench\Knowledge\Traits;
 
-/** How many finished jobs had which confirmed fault, by family. Kept in a table that the queue worker recounts. */
+/** Keeps how many finished jobs had which confirmed fault, in a table that the queue worker recounts. */
 final readonly class FaultCounts
 {
-    /** Stands for “any”: the row that counts a family’s jobs. */
-    private const ANY = '*';
-
     public function __construct(private Knowledge $knowledge)
     {
     }
 
-    /** @return array{jobs: int, faults: array<string, int>} */
-    public function ofFamily(string $family): array
+    public function now(): CountedFaults
     {
-        return $this->read([$family]);
-    }
-
-    /** @return array{jobs: int, faults: array<string, int>, exposed: array<string, int>} exposed: jobs on machines that can have the fault, where not all can */
-    public function ofShop(): array
-    {
-        $shop = $this->read(null);
-        $jobs = DB::table('fault_counts')->where('fault', self::ANY)->pluck('jobs', 'family')->all();
-        $exposed = [];
-        foreach ($this->knowledge->faults as $fault) {
-            if ($fault->needs === []) {
-                continue;
-            }
-            $of = 0;
-            foreach ($this->knowledge->families as $family) {
-                $of += Traits::of($family->traits)->allow($fault->needs) ? (int) ($jobs[$family->code] ?? 0) : 0;
-            }
-            $exposed[$fault->code] = min($shop['jobs'], max($of, $shop['faults'][$fault->code] ?? 0));
+        $all = [];
+        foreach (DB::table('fault_counts')->get() as $row) {
+            $all[(string) $row->family][(string) $row->fault] = ['jobs' => (int) $row->jobs, 'came_back' => (int) $row->came_back];
         }
 
-        return [...$shop, 'exposed' => $exposed];
-    }
-
-    /** @return array<string, int> fault => jobs in which it was back within the warranty of its repair */
-    public function cameBack(?string $family): array
-    {
-        return DB::table('fault_counts')->where('fault', '<>', self::ANY)->when($family !== null, fn ($query) => $query->where('family', $family))
-            ->groupBy('fault')->selectRaw('fault, sum(came_back)::int as jobs')->pluck('jobs', 'fault')->map(static fn (mixed $n): int => is_numeric($n) ? (int) $n : 0)->all();
+        return new CountedFaults($this->knowledge, $all);
     }
 
     public function recount(): void
@@ -67,30 +40,11 @@ final readonly class FaultCounts
                 FROM jobs j JOIN machines m ON m.id = j.machine_id
                 WHERE j.finished_at IS NOT NULL AND j.kind = 'repair'
                 GROUP BY m.family
+                UNION ALL
+                SELECT '*', '*first', count(*), count(*) FILTER (WHERE overturned) FROM (
+                    SELECT DISTINCT ON (d.job_id) d.superseded_at IS NOT NULL AS overturned
+                    FROM diagnoses d JOIN jobs j ON j.id = d.job_id WHERE j.finished_at IS NOT NULL ORDER BY d.job_id, d.id) AS first
                 SQL);
         });
-    }
-
-    /**
-     * @param  list<string>|null  $families  null for all
-     * @return array{jobs: int, faults: array<string, int>}
-     */
-    private function read(?array $families): array
-    {
-        $rows = DB::table('fault_counts')
-            ->when($families !== null, fn ($query) => $query->whereIn('family', $families ?? []))
-            ->groupBy('fault')->selectRaw('fault, sum(jobs) as jobs')->get();
-        $jobs = 0;
-        $faults = [];
-        foreach ($rows as $row) {
-            if ($row->fault === self::ANY) {
-                $jobs = (int) $row->jobs;
-            } elseif (isset($this->knowledge->faults[$row->fault])) {
-                $faults[(string) $row->fault] = (int) $row->jobs;
-            }
-        }
-
-        // jobs of other kinds confirm faults too; there are never more of a fault than jobs
-        return ['jobs' => max([$jobs, 0, ...array_values($faults)]), 'faults' => $faults];
     }
 }

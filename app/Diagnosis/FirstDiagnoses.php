@@ -10,14 +10,6 @@ use OddBench\Practice\Calibration;
 /** What this shop confirmed first, and whether it stood: not overturned in its job, nor back within its warranty. */
 final readonly class FirstDiagnoses
 {
-    /** Of finished jobs: how many had a diagnosis, and of how many the first was overturned. */
-    private const COUNT = <<<'SQL'
-        SELECT count(*)::int AS jobs, count(*) FILTER (WHERE overturned)::int AS overturned FROM (
-            SELECT DISTINCT ON (d.job_id) d.superseded_at IS NOT NULL AS overturned
-            FROM diagnoses d JOIN jobs j ON j.id = d.job_id WHERE j.finished_at IS NOT NULL ORDER BY d.job_id, d.id
-        ) AS first
-        SQL;
-
     /** Faults confirmed at the first time of each finished job. */
     private const TOLD = <<<'SQL'
         SELECT d.probability, d.superseded_at IS NULL AND NOT EXISTS (SELECT 1 FROM diagnoses c WHERE c.comeback_of = d.job_id AND c.fault = d.fault) AS stood
@@ -25,14 +17,6 @@ final readonly class FirstDiagnoses
         WHERE j.finished_at IS NOT NULL AND d.at = (SELECT min(f.at) FROM diagnoses f WHERE f.job_id = d.job_id)
         ORDER BY d.id
         SQL;
-
-    /** @return array{jobs: int, overturned: int} */
-    public function counts(): array
-    {
-        $row = (array) DB::selectOne(self::COUNT);
-
-        return ['jobs' => is_numeric($row['jobs'] ?? null) ? (int) $row['jobs'] : 0, 'overturned' => is_numeric($row['overturned'] ?? null) ? (int) $row['overturned'] : 0];
-    }
 
     public function calibration(): Calibration
     {

@@ -34,13 +34,14 @@ final readonly class PutFinding implements Findings
             $this->refuseContradiction($standing, $code);
         }
         $known?->update(['withdrawn_at' => now(), 'withdrawn_by' => $by->id]);
-        JobFinding::query()->create(['job_id' => $job->id, 'code' => $code, 'present' => $present, 'source' => $source, 'value' => $value, 'person_id' => $by->id, 'at' => now()]);
+        FoundInJob::carry($job)->add(JobFinding::query()->create(['job_id' => $job->id, 'code' => $code, 'present' => $present, 'source' => $source, 'value' => $value, 'person_id' => $by->id, 'at' => now()]));
     }
 
     public function measured(Job $job, string $code, bool $present, string $source, ?string $value, Person $by): void
     {
-        JobFinding::query()->where(['job_id' => $job->id, 'code' => $code])->whereNull('withdrawn_at')->where('present', ! $present)
-            ->update(['withdrawn_at' => now(), 'withdrawn_by' => $by->id]);
+        foreach ($this->standing($job)->where('code', $code)->where('present', ! $present) as $older) {
+            $older->update(['withdrawn_at' => now(), 'withdrawn_by' => $by->id]);
+        }
         $this->put($job, $code, $present, $source, $value, $by);
     }
 
@@ -52,7 +53,7 @@ final readonly class PutFinding implements Findings
     /** @return Collection<int, JobFinding> */
     private function standing(Job $job): Collection
     {
-        return JobFinding::query()->where('job_id', $job->id)->whereNull('withdrawn_at')->orderBy('id')->get();
+        return FoundInJob::carry($job)->whereNull('withdrawn_at');
     }
 
     /** @param  Collection<int, JobFinding>  $standing */

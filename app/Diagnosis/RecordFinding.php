@@ -31,7 +31,7 @@ final readonly class RecordFinding
      * @throws InputError for an unknown code, or one the check does not settle
      * @throws Refused when it is known already, or a red tag forbids the check
      */
-    public function record(Job $job, array $findings, array $checks, ?string $value, Person $by): Job
+    public function record(Job|int $job, array $findings, array $checks, ?string $value, Person $by): Job
     {
         foreach (array_keys($findings) as $code) {
             $this->knowledge->finding($code, "findings.{$code}");
@@ -70,7 +70,7 @@ final readonly class RecordFinding
     private function tell(Job $job, array $checks, Person $by): void
     {
         /** @var list<string> $present */
-        $present = array_values(JobFinding::query()->where(['job_id' => $job->id, 'present' => true])->whereNull('withdrawn_at')->pluck('code')->all());
+        $present = array_values(FoundInJob::carry($job)->where('present', true)->whereNull('withdrawn_at')->pluck('code')->all());
         foreach ($this->rooms as $room) {
             $room->checked($job, $checks, $present, $by);
         }

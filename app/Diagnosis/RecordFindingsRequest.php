@@ -8,6 +8,8 @@ use App\Api\Form;
 
 final class RecordFindingsRequest extends Form
 {
+    use InSchool;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -18,6 +20,7 @@ final class RecordFindingsRequest extends Form
             'checks' => ['nullable', 'array', 'max:5'],
             'checks.*' => ['required', 'string', 'max:60'],
             'value' => ['nullable', 'string', 'max:60'],
+            ...self::school(),
         ];
     }
 

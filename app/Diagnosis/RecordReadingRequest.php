@@ -8,10 +8,12 @@ use App\Api\Form;
 
 final class RecordReadingRequest extends Form
 {
+    use InSchool;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['check' => ['required', 'string', 'max:60'], 'value' => ['required', 'numeric']];
+        return ['check' => ['required', 'string', 'max:60'], 'value' => ['required', 'numeric'], ...self::school()];
     }
 
     /** @return array<string, string> */

@@ -7,7 +7,6 @@ namespace App\Diagnosis;
 use App\Intake\JobState;
 use App\Safety\SafetyOfJob;
 use OddBench\Diagnosis\CaseFile;
-use OddBench\Diagnosis\Diagnose;
 use OddBench\Diagnosis\Diagnosis;
 use OddBench\Diagnosis\Outcome;
 use OddBench\Diagnosis\Step;
@@ -24,23 +23,24 @@ final readonly class ShowDiagnosis
 
     private const LIKELY = 9;
 
-    public function __construct(private Knowledge $knowledge, private DiagnosisQuery $query, private FaultCounts $counts, private BeliefHistoryQuery $history, private StepWords $words, private FirstDiagnoses $first)
+    public function __construct(private Knowledge $knowledge, private DiagnosisQuery $query, private BeliefHistoryQuery $history, private StepWords $words)
     {
     }
 
-    public function of(JobState $state, string $school): DiagnosisView
+    public function of(JobState $state, bool $swapFirst): DiagnosisView
     {
         $job = $state->job;
-        $case = $this->query->case($state, $school);
-        $diagnosis = $this->query->of($state, $school);
+        $session = $this->query->of($state);
+        $case = $session->case;
+        [$diagnosis, $other] = $swapFirst ? [$session->byTheOtherSchool(), $session->diagnosis()] : [$session->diagnosis(), $session->byTheOtherSchool()];
         $signed = SafetyOfJob::of($state)->signedTest();
         $found = FoundInJob::of($state);
-        $history = $this->counts->ofFamily($job->machine->family);
+        $history = $this->query->counted($state)->ofFamily($job->machine->family);
         $shown = array_filter($diagnosis->suspects, static fn (Suspect $s): bool => $s->explains !== []);
         $present = array_fill_keys($found->findings()->filter(fn (JobFinding $f): bool => $f->present)->pluck('code')->all(), true);
         $next = $diagnosis->nextAtTheBench($signed);
         $superseded = array_values(array_filter($found->overturned(), fn (string $code): bool => isset($this->knowledge->faults[$code])));
-        [$moves, $lines] = $this->history->of($state, $case, array_map(static fn (Suspect $s): string => $s->code, array_values($shown)), $superseded);
+        [$moves, $lines] = $this->history->of($state, $session, array_map(static fn (Suspect $s): string => $s->code, array_values($shown)), $superseded);
 
         return new DiagnosisView(
             version: $job->version,
@@ -49,13 +49,13 @@ final readonly class ShowDiagnosis
             unexplained: array_map(fn (string $code): string => $this->knowledge->findings[$code]->name, $diagnosis->unexplained),
             danger: $diagnosis->danger->because,
             none: $diagnosis->none,
-            overturned: $this->words->overturned($this->first->counts()),
+            overturned: $this->words->overturned($this->query->counted($state)->first()),
             // while looks are left that tell, they are made first
             noneAdvice: $diagnosis->noneLeads() && ! in_array(($next[0] ?? null)?->kind, ['check', 'sweep'], true) ? $this->words->noneAdvice() : [],
             next: array_map(fn (Step $s): StepView => $this->step($s, $diagnosis, $case, SafetyOfJob::of($state)->redTag !== null && $s->needsPower && $s->code !== $signed), array_slice($next, 0, self::STEPS)),
             why: $this->words->why($next, $diagnosis),
-            otherSchool: $this->words->otherSchool($next, $this->query->judge($case->byTheOtherSchool())->nextAtTheBench($signed), $case),
-            likely: (new Diagnose($this->knowledge))->likelyFindings($case, self::LIKELY),
+            otherSchool: $this->words->otherSchool($next, $other->nextAtTheBench($signed), $swapFirst),
+            likely: $session->likely(self::LIKELY),
             moves: $moves,
             lines: $lines,
         );

@@ -8,9 +8,11 @@ use App\Api\Form;
 
 final class ShowDiagnosisRequest extends Form
 {
+    use InSchool;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['school' => ['sometimes', 'string', 'in:measure-first,swap-first']];
+        return self::school();
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Diagnosis;
 
 use OddBench\Diagnosis\Because;
-use OddBench\Diagnosis\CaseFile;
 use OddBench\Diagnosis\Diagnosis;
 use OddBench\Diagnosis\Step;
 use OddBench\Knowledge\Check;
@@ -141,12 +140,12 @@ final readonly class StepWords
      * @param  list<Step>  $next
      * @param  list<Step>  $other
      */
-    public function otherSchool(array $next, array $other, CaseFile $case): string
+    public function otherSchool(array $next, array $other, bool $swapFirst): string
     {
-        $school = $case->swapFirst ? 'Measure first' : 'Swap first';
+        $school = $swapFirst ? 'Measure first' : 'Swap first';
         [$one, $two] = [$next[0] ?? null, $other[0] ?? null];
         if ($two === null || ($one !== null && $one->code === $two->code && $one->kind === $two->kind)) {
-            return "{$school} would begin the same way: ".($case->swapFirst ? 'no look tells more for its minutes.' : 'no part on the shelf tells more for its minutes.');
+            return "{$school} would begin the same way: ".($swapFirst ? 'no look tells more for its minutes.' : 'no part on the shelf tells more for its minutes.');
         }
         $because = $two->kind === 'swap'
             ? sprintf('the part is on the shelf, and only %s would be for nothing', $this->minutes($two->costMinutes))

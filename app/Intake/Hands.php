@@ -14,6 +14,11 @@ final class Hands
 
     public function on(Job $job, Person $person): void
     {
+        $still = WorkSpell::query()->where(['person_id' => $person->id, 'job_id' => $job->id, 'station' => $job->station->value])->whereNull('ended_at')
+            ->where('last_seen_at', '>=', now()->subMinutes(self::FORGOTTEN_MINUTES))->update(['last_seen_at' => now()]);
+        if ($still > 0) {
+            return;
+        }
         // two writes of one person come one after the other; “no key”, for each has noted its key for this person already
         Person::query()->whereKey($person->id)->lock('FOR NO KEY UPDATE')->value('id');
         $open = WorkSpell::query()->where('person_id', $person->id)->whereNull('ended_at')->lockForUpdate()->first();

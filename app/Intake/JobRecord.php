@@ -20,6 +20,7 @@ final readonly class JobRecord
     }
 
     /**
+     * @param  Job|int  $job  the job, or its id
      * @param  int|null  $version  the version the edit was made from; null for what only adds
      * @param  Closure(Job): Said  $change
      * @param  bool  $byHand  the person’s hands are on the machine
@@ -28,10 +29,10 @@ final readonly class JobRecord
      * @throws Stale when somebody else changed the job since
      * @throws Refused when the job is finished, or stands elsewhere
      */
-    public function write(Job $job, Person $by, ?int $version, Closure $change, bool $byHand = true, ?OnlyAt $at = null): Job
+    public function write(Job|int $job, Person $by, ?int $version, Closure $change, bool $byHand = true, ?OnlyAt $at = null): Job
     {
         return DB::transaction(function () use ($job, $by, $version, $change, $byHand, $at): Job {
-            $locked = Job::query()->with('machine')->lockForUpdate()->findOrFail($job->id);
+            $locked = Job::query()->with('machine')->lockForUpdate()->findOrFail($job instanceof Job ? $job->id : $job);
             $this->refuseStale($locked, $version);
             if (! $locked->isOpen()) {
                 throw Refused::because('job', 'This job is finished; nothing is added to it any more. Book the machine in again.');

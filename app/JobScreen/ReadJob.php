@@ -33,6 +33,7 @@ use App\Repair\Mend;
 use App\Repair\MendView;
 use App\Repair\PositionsQuery;
 use App\Repair\WorkOnJob;
+use App\Safety\AnswersOfJob;
 use App\Safety\RedTagView;
 use App\Safety\SafetyOfJob;
 use App\Shop\Setting;
@@ -101,7 +102,7 @@ final readonly class ReadJob implements ShowJob
             destination: $release === null ? null : Destination::from($release->destination)->words(),
             handsOf: $job->spell?->person->name,
             redTag: $safety->redTag === null ? null : RedTagView::of($safety->redTag),
-            safetyAnswers: $safety->answers,
+            safetyAnswers: AnswersOfJob::of($state)->answers,
             findings: array_values($found->findings()->map(fn (JobFinding $f): FindingView => FindingView::of($f, $this->knowledge))->all()),
             diagnoses: array_values($found->diagnoses->map(fn (Confirmed $c): ConfirmedView => ConfirmedView::of($c, $this->knowledge, in_array($c->fault, $mended, true), $this->sistersToLookAt($job, $c)))->all()),
             mends: array_values($work->mends->map(fn (Mend $m): MendView => MendView::of($m, $this->knowledge))->all()),

@@ -59,7 +59,7 @@ final readonly class NextStep implements SaysNextStep
             return ['Say what it does', 3];
         }
         try {
-            $next = $this->diagnosis->of($state)->nextAtTheBench(SafetyOfJob::of($state)->signedTest())[0] ?? null;
+            $next = $this->diagnosis->of($state)->diagnosis()->nextAtTheBench(SafetyOfJob::of($state)->signedTest())[0] ?? null;
         } catch (InputError) {
             return ['Too much at once: withdraw the vaguest findings', 3];
         }

@@ -9,11 +9,10 @@ use App\Intake\JobPart;
 use App\Intake\JobState;
 use Illuminate\Support\Collection;
 
-/** How safe a job’s machine is known to be: the answers that were given, and the red tag it wears. */
+/** The red tag the machine of a job wears. */
 final readonly class SafetyOfJob implements JobPart
 {
-    /** @param  array<string, bool|null>  $answers  question => yes, null for not checked */
-    public function __construct(public array $answers, public ?RedTag $redTag)
+    private function __construct(public ?RedTag $redTag)
     {
     }
 
@@ -24,15 +23,10 @@ final readonly class SafetyOfJob implements JobPart
 
     public static function read(Collection $jobs): array
     {
-        $answers = SafetyAnswer::query()->whereIn('job_id', $jobs->pluck('id'))->orderBy('id')->get()->groupBy('job_id');
         $tags = RedTag::worn($jobs->map(static fn (Job $job): int => $job->machine_id));
         $parts = [];
         foreach ($jobs as $job) {
-            $given = [];
-            foreach ($answers->get($job->id) ?? [] as $answer) {
-                $given[$answer->question] = $answer->yes;
-            }
-            $parts[$job->id] = new self($given, $tags[$job->machine_id] ?? null);
+            $parts[$job->id] = new self($tags[$job->machine_id] ?? null);
         }
 
         return $parts;

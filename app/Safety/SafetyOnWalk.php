@@ -17,11 +17,9 @@ final readonly class SafetyOnWalk implements SaysOfWalk
 
     public function ofWalk(JobState $state): array
     {
-        $safety = SafetyOfJob::of($state);
-
         return [
-            'safetyAnswered' => array_diff(array_keys($this->knowledge->safetyQuestions), array_keys($safety->answers)) === [],
-            'redTag' => $safety->redTag !== null,
+            'safetyAnswered' => array_diff(array_keys($this->knowledge->safetyQuestions), array_keys(AnswersOfJob::of($state)->answers)) === [],
+            'redTag' => SafetyOfJob::of($state)->redTag !== null,
         ];
     }
 }

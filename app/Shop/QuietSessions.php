@@ -15,7 +15,7 @@ final class QuietSessions extends DatabaseSessionHandler
 
     private int $seen = 0;
 
-    public function read($sessionId): string|false
+    public function read($sessionId): string
     {
         $session = (object) $this->getQuery()->find($sessionId);
         $this->exists = isset($session->payload);

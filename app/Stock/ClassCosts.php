@@ -23,7 +23,7 @@ final readonly class ClassCosts
         FROM parts p GROUP BY p.class
         SQL;
 
-    public function __construct(private Knowledge $knowledge, private LeadTimes $leadTimes)
+    public function __construct(private Knowledge $knowledge)
     {
     }
 
@@ -32,8 +32,10 @@ final readonly class ClassCosts
     {
         $costs = $onShelf = [];
         $waiting = array_fill_keys(array_keys($this->knowledge->partClasses), $this->knowledge->bench->waitingDays);
-        $leads = $this->leadTimes->all();
-        foreach (DB::select(self::COSTS) as $row) {
+        // both in one question: it is asked with every finding
+        $both = (array) DB::selectOne('SELECT (SELECT json_agg(c) FROM ('.self::COSTS.') c) AS costs, (SELECT json_agg(l) FROM ('.LeadTimes::SQL.') l) AS leads');
+        $leads = LeadTimes::from(self::rows($both['leads'] ?? null));
+        foreach (self::rows($both['costs'] ?? null) as $row) {
             $class = (string) $row->class;
             if (! isset($this->knowledge->partClasses[$class])) {
                 continue;
@@ -45,12 +47,20 @@ final readonly class ClassCosts
                 $onShelf[] = $class;
                 unset($waiting[$class]);
             } else {
-                $days = array_map(static fn (string $id): float => ($leads[(int) $id] ?? null)->meanDays ?? INF, array_filter(explode(',', trim((string) $row->suppliers, '{}'))));
+                $days = array_map(static fn (mixed $id): float => ($leads[(int) $id] ?? null)->meanDays ?? INF, array_filter((array) $row->suppliers));
                 $waiting[$class] = min([$waiting[$class], ...$days]);
             }
         }
 
         // what is used up anyway is never waited for
         return ['costs' => $costs, 'on_shelf' => $onShelf, 'waiting' => array_diff_key($waiting, array_flip(Knowledge::USED_UP))];
+    }
+
+    /** @return list<\stdClass> */
+    private static function rows(mixed $json): array
+    {
+        $rows = is_string($json) ? json_decode($json) : null;
+
+        return is_array($rows) ? array_values(array_filter($rows, static fn (mixed $row): bool => $row instanceof \stdClass)) : [];
     }
 }

@@ -72,12 +72,6 @@ final readonly class CaseFile
         return $case;
     }
 
-    /** The same case looked at by the other school. */
-    public function byTheOtherSchool(): self
-    {
-        return new self($this->traits, $this->findings, $this->rates, ! $this->swapFirst, $this->redTag, $this->hidden, $this->ruledOut, $this->onShelf, $this->benchMinute, $this->partCosts, $this->waiting, $this->waitingDay, $this->weighsUntold);
-    }
-
     /**
      * @param  array<string, mixed>  $given
      * @return array<string, bool>

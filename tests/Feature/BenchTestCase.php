@@ -94,11 +94,17 @@ abstract class BenchTestCase extends TestCase
         self::assertStringContainsString($words, implode(' ', array_column((array) $response->json('errors'), 'message')));
     }
 
-    /** Walks a job to Fix with a confirmed fault. */
-    protected function atFix(Job $job, string $fault = 'tube-cooked'): void
+    /** Walks a job to Find. */
+    protected function atFind(Job $job): void
     {
         $this->safe($job);
         $this->send('POST', "/jobs/{$job->id}/station", ['to' => 'diagnosis', 'version' => $job->refresh()->version])->assertOk();
+    }
+
+    /** Walks a job to Fix with a confirmed fault. */
+    protected function atFix(Job $job, string $fault = 'tube-cooked'): void
+    {
+        $this->atFind($job);
         $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['jams-when-warm' => true, 'hot-material-used' => true]])->assertOk();
         $this->send('POST', "/jobs/{$job->id}/faults", ['faults' => [$fault], 'version' => $job->refresh()->version])->assertOk();
     }

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Diagnosis\Confirmed;
 use App\Diagnosis\DiagnosisQuery;
+use App\Diagnosis\FaultCounts;
 use App\Diagnosis\FirstDiagnoses;
 use App\Diagnosis\JobFinding;
 use App\Intake\Job;
@@ -111,7 +112,7 @@ final class JudgementTest extends BenchTestCase
         self::assertEqualsWithDelta(4500.0, $costs->all()['costs']['board'], 1e-9);
         self::assertLessThan(5.0, $costs->all()['waiting']['board']);
         self::assertArrayNotHasKey('heater-block', $costs->all()['costs'], 'nothing is known here: core takes what it usually costs');
-        self::assertNotContains('liner', (array) $this->app->make(DiagnosisQuery::class)->input(JobState::of($job), 'measure-first')['on_shelf']);
+        self::assertNotContains('liner', (array) $this->app->make(DiagnosisQuery::class)->input(JobState::of($job))['on_shelf']);
     }
 
     public function test_first_diagnoses_are_held_against_what_became_of_them(): void
@@ -123,9 +124,11 @@ final class JudgementTest extends BenchTestCase
             Confirmed::query()->create(['job_id' => $job->id, 'fault' => 'belt-slack', 'probability' => $p, 'person_id' => $by->id, 'at' => now(), 'superseded_at' => $overturned ? now() : null]);
             $job->update(['finished_at' => now()]);
         }
+        $counts = $this->app->make(FaultCounts::class);
+        $counts->recount();
         $first = $this->app->make(FirstDiagnoses::class);
 
-        self::assertSame(['jobs' => 3, 'overturned' => 1], $first->counts());
+        self::assertSame(['jobs' => 3, 'overturned' => 1], $counts->now()->first());
         // (0.9−1)² + (0.8−0)² + (0.3−1)² = 0.01 + 0.64 + 0.49, over 3
         self::assertEqualsWithDelta(1.14 / 3, $first->calibration()->brier, 1e-9);
     }

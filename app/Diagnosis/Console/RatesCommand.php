@@ -20,7 +20,8 @@ final class RatesCommand extends Command
     public function handle(Knowledge $knowledge, FaultCounts $counts): int
     {
         $family = $this->argument('family');
-        $shop = $counts->ofShop();
+        $counted = $counts->now();
+        $shop = $counted->ofShop();
         try {
             $of = is_string($family) ? $knowledge->family($family) : null;
         } catch (InputError $e) {
@@ -28,10 +29,10 @@ final class RatesCommand extends Command
 
             return self::FAILURE;
         }
-        $own = $of === null ? ['jobs' => 0, 'faults' => []] : $counts->ofFamily($of->code);
+        $own = $of === null ? ['jobs' => 0, 'faults' => []] : $counted->ofFamily($of->code);
         $rates = Rates::corrected($knowledge->bench->catalogueJobs, $own['jobs'], $own['faults'], $shop['jobs'], $shop['faults'], $shop['exposed']);
         $head = ['fault', 'catalogue per 1,000', 'shop, of the jobs that could', ...($of === null ? [] : ["{$of->name}: of {$own['jobs']} jobs"]), 'came back', 'corrected per 1,000'];
-        $back = $counts->cameBack($of?->code);
+        $back = $counted->cameBack($of?->code);
         $rows = [];
         foreach ($knowledge->faults as $fault) {
             if ($of === null || Traits::of($of->traits)->allow($fault->needs)) {

@@ -146,7 +146,7 @@ final class DemoJob
             $this->job = $this->record->record($this->job, array_fill_keys($told, true), [], null, $this->people[$who]);
         }
         for ($look = 0; $look < ($plot->stopAt === 'find' ? 1 : self::MOST_LOOKS); $look++) {
-            $judged = $this->diagnosis->of(JobState::of($this->job->refresh()));
+            $judged = $this->diagnosis->of(JobState::of($this->job->refresh()))->diagnosis();
             $next = $judged->next[0] ?? null;
             if ($judged->suspects[0]->probability > self::SURE && $judged->suspects[0]->explains !== []) {
                 break;
@@ -178,7 +178,7 @@ final class DemoJob
     private function confirmLikeliest(string $who): void
     {
         $faults = [];
-        foreach ($this->diagnosis->of(JobState::of($this->job->refresh()))->suspects as $suspect) {
+        foreach ($this->diagnosis->of(JobState::of($this->job->refresh()))->diagnosis()->suspects as $suspect) {
             if ($suspect->explains !== [] && ($faults === [] || $suspect->probability > 0.6) && count($faults) < 2) {
                 $faults[] = $suspect->code;
             }

@@ -2,8 +2,9 @@
   import { createQuery, keepPreviousData, useQueryClient } from '@tanstack/svelte-query';
   import type { Snippet } from 'svelte';
   import { api, told } from '@/api/client';
-  import { diagnosisQuery, keepJob, type School } from '@/api/queries';
-  import type { Job } from '@/api/types';
+  import { diagnosisQuery, type School } from '@/api/queries';
+  import { keepFind } from '@/api/writes';
+  import type { Find as FindAnswer, Job } from '@/api/types';
   import { here } from '@/Shop/session.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
@@ -31,29 +32,32 @@
   const may = $derived(me.person.worksAtTheBench && !job.finishedAt);
   const path = $derived({ params: { path: { job: job.id } } });
 
+  const keep = (find: FindAnswer): void => keepFind(client, find, school);
+
   const record = (findings: Record<string, boolean>, checks: string[] = []) =>
     work.do(async () =>
-      keepJob(client, await told(api.POST('/jobs/{job}/findings', { ...path, body: { findings, checks } }))),
+      keep(await told(api.POST('/jobs/{job}/findings', { ...path, body: { findings, checks, school } }))),
     );
 
   const measure = (check: string, value: number) =>
     work.do(async () =>
-      keepJob(client, await told(api.POST('/jobs/{job}/readings', { ...path, body: { check, value } }))),
+      keep(await told(api.POST('/jobs/{job}/readings', { ...path, body: { check, value, school } }))),
     );
 
   const withdraw = (finding: number) =>
     work.do(async () =>
-      keepJob(
-        client,
+      keep(
         await told(
-          api.DELETE('/jobs/{job}/findings/{finding}', { params: { path: { job: job.id, finding } } }),
+          api.DELETE('/jobs/{job}/findings/{finding}', {
+            params: { path: { job: job.id, finding }, query: { school } },
+          }),
         ),
       ),
     );
 
   const cannotTell = (check: string) =>
     work.do(async () =>
-      keepJob(client, await told(api.POST('/jobs/{job}/hidden-checks', { ...path, body: { check } }))),
+      keep(await told(api.POST('/jobs/{job}/hidden-checks', { ...path, body: { check, school } }))),
     );
 </script>
 

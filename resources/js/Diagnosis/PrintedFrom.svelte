@@ -1,7 +1,7 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
-  import { keepJob } from '@/api/queries';
+  import { keepJob, wrote } from '@/api/writes';
   import type { Job } from '@/api/types';
   import Button from '@/ui/Button.svelte';
   import Problem from '@/ui/Problem.svelte';
@@ -23,7 +23,7 @@
           api.POST('/jobs/{job}/spool', { params: { path: { job: job.id } }, body: { spool: code } }),
         ),
       );
-      await client.invalidateQueries({ queryKey: ['spools'] });
+      wrote(client, 'stock');
       asking = false;
       code = '';
     });

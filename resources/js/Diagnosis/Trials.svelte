@@ -1,7 +1,8 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
-  import { jobQuery, keepJob, trialsQuery } from '@/api/queries';
+  import { jobQuery, trialsQuery } from '@/api/queries';
+  import { keepJob, wrote } from '@/api/writes';
   import type { Trials } from '@/api/types';
   import { p, route } from '@/router';
   import { here } from '@/Shop/session.svelte';
@@ -26,8 +27,7 @@
   let planned = $state<Record<string, string>[]>([]);
 
   function keep(now: Trials): void {
-    client.setQueryData(['trials', id], now);
-    void client.invalidateQueries({ queryKey: ['job', id] });
+    wrote(client, 'trial', ['trials', id], now);
   }
 
   const withdraw = (trial: number) =>
@@ -41,7 +41,7 @@
         client,
         await told(api.POST('/jobs/{job}/trials/conclusion', { params: { path: { job: id } } })),
       );
-      await client.invalidateQueries({ queryKey: ['trials', id] });
+      wrote(client, 'trial');
     });
 
   const verdicts = { ok: 'text-well', watch: 'text-waiting', out: 'text-out' } as const;

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
+  import { wrote } from '@/api/writes';
   import { lookListQuery } from '@/api/queries';
   import type { LookList } from '@/api/types';
   import { p, route } from '@/router';
@@ -25,8 +26,7 @@
   let note = $state<Record<string, string>>({});
 
   function keep(now: LookList): void {
-    client.setQueryData(['look-list', id], now);
-    void client.invalidateQueries({ queryKey: ['look-lists'] });
+    wrote(client, 'looks', ['look-list', id], now);
   }
 
   const look = (tag: string, affected: boolean) =>

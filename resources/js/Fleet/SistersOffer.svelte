@@ -1,6 +1,7 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
+  import { wrote } from '@/api/writes';
   import type { Confirmed, Job } from '@/api/types';
   import { navigate } from '@/router';
   import { here } from '@/Shop/session.svelte';
@@ -23,7 +24,7 @@
           body: { fault: fault.fault },
         }),
       );
-      client.setQueryData(['look-list', list.id], list);
+      wrote(client, 'looks', ['look-list', list.id], list);
       await navigate('/look-lists/:id', { params: { id: String(list.id) } });
     });
 </script>

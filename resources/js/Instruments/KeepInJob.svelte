@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { readInstrument } from '@/api/client';
+  import { wrote } from '@/api/writes';
   import { comparedQuery, jobQuery } from '@/api/queries';
   import type { Sheet } from '@/api/types';
   import { p } from '@/router';
@@ -33,8 +34,7 @@
   async function keep(): Promise<void> {
     kept = await work.do(async () => {
       await readInstrument(sheet.code, texts, file, { job, position });
-      for (const key of ['job', 'diagnosis', 'compared', 'bench', 'machine'])
-        await client.invalidateQueries({ queryKey: [key] });
+      wrote(client, 'reading');
     });
   }
 </script>

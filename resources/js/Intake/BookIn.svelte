@@ -1,7 +1,8 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, Refusal, told } from '@/api/client';
-  import { keepJob, machineQuery } from '@/api/queries';
+  import { machineQuery } from '@/api/queries';
+  import { keepJob } from '@/api/writes';
   import ComplaintReader from '@/Diagnosis/ComplaintReader.svelte';
   import { navigate } from '@/router';
   import { here } from '@/Shop/session.svelte';

@@ -2,7 +2,7 @@
   import { useQueryClient } from '@tanstack/svelte-query';
   import type { Snippet } from 'svelte';
   import { api, told } from '@/api/client';
-  import { keepJob } from '@/api/queries';
+  import { keepJob } from '@/api/writes';
   import type { Job } from '@/api/types';
   import { p } from '@/router';
   import { here } from '@/Shop/session.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
-  import { keepJob } from '@/api/queries';
+  import { keepJob } from '@/api/writes';
   import type { Job } from '@/api/types';
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';

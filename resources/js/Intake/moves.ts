@@ -1,6 +1,6 @@
 import type { QueryClient } from '@tanstack/svelte-query';
 import { api, told } from '@/api/client';
-import { keepJob } from '@/api/queries';
+import { keepJob } from '@/api/writes';
 import type { Job, Station } from '@/api/types';
 
 /** Moves a job to a station; the server says what stands in the way. */

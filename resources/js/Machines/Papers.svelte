@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, sendPaper, told } from '@/api/client';
+  import { wrote } from '@/api/writes';
   import { papersQuery } from '@/api/queries';
   import type { Paper } from '@/api/types';
   import { route } from '@/router';
@@ -31,7 +32,7 @@
   );
 
   const keep = async (call: Promise<{ papers: Paper[] }>) => {
-    client.setQueryData(['papers', code], await call);
+    wrote(client, 'papers', ['papers', code], await call);
   };
 
   async function add(): Promise<void> {

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
+  import { wrote } from '@/api/writes';
   import type { Passport } from '@/api/types';
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
@@ -37,7 +38,7 @@
             : { by: by || null, until: until || null, note: note.trim() || null },
         }),
       );
-      await client.invalidateQueries({ queryKey: ['machine'] });
+      wrote(client, 'machine');
     });
     if (kept) editing = false;
   }

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
-  import { benchQuery, keepJob } from '@/api/queries';
+  import { benchQuery } from '@/api/queries';
+  import { keepJob } from '@/api/writes';
   import type { BenchLine } from '@/api/types';
   import { navigate, p } from '@/router';
   import { here } from '@/Shop/session.svelte';

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
-  import { keepJob, runQuery } from '@/api/queries';
+  import { runQuery } from '@/api/queries';
+  import { keepJob, wrote } from '@/api/writes';
   import type { Job, ProofRun } from '@/api/types';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
@@ -35,11 +36,11 @@
   // what a run has shown is counted by the server: the ladder follows
   const shown = $derived(run.data?.stages.filter((stage) => stage.standing === 'passed').length ?? 0);
   $effect(() => {
-    if (shown >= 0) void client.invalidateQueries({ queryKey: ['job', job.id] });
+    if (shown >= 0) wrote(client, 'run');
   });
 
   const keep = (answer: ProofRun): void => {
-    client.setQueryData(['proof-run', job.id], answer);
+    wrote(client, 'run', ['proof-run', job.id], answer);
   };
   const path = (id: number) => ({ params: { path: { job: job.id, run: id } } });
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query';
   import { api, Refusal, sendPhotograph, told } from '@/api/client';
-  import { keepJob } from '@/api/queries';
+  import { keepJob } from '@/api/writes';
   import type { Job, Proof } from '@/api/types';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';

@@ -2,7 +2,7 @@
   import { useQueryClient } from '@tanstack/svelte-query';
   import { untrack, type Snippet } from 'svelte';
   import { api, told } from '@/api/client';
-  import { keepJob } from '@/api/queries';
+  import { keepJob } from '@/api/writes';
   import type { Job } from '@/api/types';
   import BackTo from '@/Intake/BackTo.svelte';
   import { p } from '@/router';

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
-  import { benchQuery, keepJob } from '@/api/queries';
+  import { benchQuery } from '@/api/queries';
+  import { keepJob } from '@/api/writes';
   import type { GuideRun, GuideStep, Job } from '@/api/types';
   import Button from '@/ui/Button.svelte';
   import Countdown from '@/ui/Countdown.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
-  import { keepJob } from '@/api/queries';
+  import { keepJob } from '@/api/writes';
   import type { GuideRun, Job } from '@/api/types';
   import Button from '@/ui/Button.svelte';
   import { promised as dayOf } from '@/ui/format';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query';
   import { api, sendPhotograph, told } from '@/api/client';
-  import { keepJob } from '@/api/queries';
+  import { keepJob } from '@/api/writes';
   import type { Fix, Job } from '@/api/types';
   import Button from '@/ui/Button.svelte';
   import { Draft } from '@/ui/draft.svelte';

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { useQueryClient } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
   import type { Offer, PartPage } from '@/api/types';
   import { here } from '@/Shop/session.svelte';
@@ -14,7 +13,6 @@
   let { page, keep }: { page: PartPage; keep: (page: PartPage) => void } = $props();
 
   const me = here();
-  const client = useQueryClient();
   const work = new Work();
   let editing = $state(false);
   let supplier = $state('');
@@ -36,8 +34,6 @@
 
   async function put(body: Parameters<typeof send>[0]): Promise<void> {
     keep(await send(body));
-    await client.invalidateQueries({ queryKey: ['parts'] });
-    await client.invalidateQueries({ queryKey: ['orders'] });
   }
   const send = (body: {
     supplier: string;

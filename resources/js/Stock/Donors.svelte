@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
+  import { wrote } from '@/api/writes';
   import { donorsQuery } from '@/api/queries';
   import type { DonorPosition, Donors } from '@/api/types';
   import { p } from '@/router';
@@ -39,7 +40,9 @@
   const take = (donor: Donor, position: DonorPosition) =>
     work.do(async () => {
       const value = worth.trim() === '' ? 0 : figure('valueMinor', worth);
-      client.setQueryData(
+      wrote(
+        client,
+        'stock',
         ['donors'],
         await told(
           api.POST('/donors/{tag}/parts', {
@@ -55,7 +58,7 @@
         ),
       );
       taking = '';
-      for (const key of ['parts', 'part', 'machine']) void client.invalidateQueries({ queryKey: [key] });
+      wrote(client, 'machine');
     });
   const left = (donor: Donor): number => donor.positions.filter((one) => one.left).length;
 </script>

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { useQueryClient } from '@tanstack/svelte-query';
   import { api, sendFile, told } from '@/api/client';
   import type { PartPage } from '@/api/types';
   import { here } from '@/Shop/session.svelte';
@@ -14,7 +13,6 @@
   let { page, keep }: { page: PartPage; keep: (page: PartPage) => void } = $props();
 
   const me = here();
-  const client = useQueryClient();
   const work = new Work();
   let editing = $state(false);
   let material = $state('PETG');
@@ -54,8 +52,6 @@
     work.do(async () => {
       const body = { quantity: whole('quantity', made), spool: spool.trim() || null };
       keep(await told(api.POST('/parts/{number}/made', { params: { path }, body })));
-      await client.invalidateQueries({ queryKey: ['parts'] });
-      await client.invalidateQueries({ queryKey: ['spools'] });
     });
   const attach = (file: File | undefined) =>
     file &&

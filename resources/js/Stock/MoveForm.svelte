@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { useQueryClient } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
   import type { PartPage } from '@/api/types';
   import { here } from '@/Shop/session.svelte';
@@ -14,7 +13,6 @@
   let { page, keep }: { page: PartPage; keep: (page: PartPage) => void } = $props();
 
   const me = here();
-  const client = useQueryClient();
   const work = new Work();
   let kind = $state<'received' | 'counted' | 'scrapped' | 'moved'>('received');
   let quantity = $state('');
@@ -49,7 +47,6 @@
           api.POST('/parts/{number}/movements', { params: { path: { number: page.part.number } }, body }),
         ),
       );
-      await client.invalidateQueries({ queryKey: ['parts'] });
     });
     if (done) quantity = cost = note = batch = toBin = '';
   }

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { ordersQuery } from '@/api/queries';
+  import { wrote } from '@/api/writes';
   import type { Orders } from '@/api/types';
   import { here } from '@/Shop/session.svelte';
   import { day, money } from '@/ui/format';
@@ -12,9 +13,7 @@
   const client = useQueryClient();
   const orders = createQuery(() => ordersQuery());
   const keep = (all: Orders): void => {
-    client.setQueryData(['orders'], all);
-    void client.invalidateQueries({ queryKey: ['parts'] });
-    void client.invalidateQueries({ queryKey: ['part'] });
+    wrote(client, 'stock', ['orders'], all);
   };
 </script>
 

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { sendFile } from '@/api/client';
+  import { wrote } from '@/api/writes';
   import { partQuery } from '@/api/queries';
   import type { PartPage } from '@/api/types';
   import { p, route } from '@/router';
@@ -29,7 +30,7 @@
   let editing = $state(false);
 
   const keep = (page: PartPage): void => {
-    client.setQueryData(['part', number], page);
+    wrote(client, 'stock', ['part', number], page);
   };
   const photograph = (file: File | undefined) =>
     file &&

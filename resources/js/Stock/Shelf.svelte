@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createInfiniteQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
+  import { wrote } from '@/api/writes';
   import { navigate, p } from '@/router';
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
@@ -45,7 +46,7 @@
   async function add(): Promise<void> {
     await work.do(async () => {
       const page = await told(api.POST('/parts', { body: { number, name, class: kind, bin } }));
-      await client.invalidateQueries({ queryKey: ['parts'] });
+      wrote(client, 'stock');
       navigate('/shelf/:number', { params: { number: page.part.number } });
     });
   }

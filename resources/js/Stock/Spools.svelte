@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { spoolsQuery } from '@/api/queries';
+  import { wrote } from '@/api/writes';
   import type { Spool, Spools } from '@/api/types';
   import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
@@ -17,7 +18,7 @@
   let adding = $state(false);
 
   const keep = (all: Spools): void => {
-    client.setQueryData(['spools'], all);
+    wrote(client, 'stock', ['spools'], all);
   };
   const share = (spool: Spool): string => `${Math.max(0, Math.min(100, (100 * spool.leftG) / spool.netG))}%`;
 </script>

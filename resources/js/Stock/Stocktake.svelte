@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, Refusal, told } from '@/api/client';
+  import { wrote } from '@/api/writes';
   import { stocktakesQuery } from '@/api/queries';
   import type { BinSheet, Stocktakes } from '@/api/types';
   import { here } from '@/Shop/session.svelte';
@@ -27,7 +28,7 @@
   let sure = $state<'' | 'post' | 'discard'>('');
 
   const keep = (all: Stocktakes): void => {
-    client.setQueryData(['stocktakes'], all);
+    wrote(client, 'count', ['stocktakes'], all);
   };
   const start = () =>
     work.do(async () => {
@@ -71,14 +72,14 @@
       );
       sheet = null;
       sure = '';
-      for (const key of ['parts', 'part', 'orders']) void client.invalidateQueries({ queryKey: [key] });
+      wrote(client, 'stocktake');
     });
     sure = '';
   }
   const left = async (all: Stocktakes | null): Promise<void> => {
     sheet = null;
     if (all) keep(all);
-    await client.invalidateQueries({ queryKey: ['stocktakes'] });
+    wrote(client, 'count');
   };
   $effect(() => {
     if (take && !sheet) field?.focus();

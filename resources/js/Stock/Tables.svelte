@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, sendFile, told } from '@/api/client';
+  import { wrote } from '@/api/writes';
   import { stockFilesQuery } from '@/api/queries';
   import type { StockFile } from '@/api/types';
   import { here } from '@/Shop/session.svelte';
@@ -46,7 +47,7 @@
     work.do(async () => {
       shown = await sendFile<StockFile>(`/stock-files/${kind}?name=${encodeURIComponent(file.name)}`, file);
       fate = '';
-      await client.invalidateQueries({ queryKey: ['stock-files'] });
+      wrote(client, 'table');
     });
   const look = (id: number, after = 0, only = fate) =>
     work.do(async () => {
@@ -67,8 +68,7 @@
         api.GET('/stock-files/{file}', { params: { path: { file: file.id }, query: { after: 0 } } }),
       );
       fate = '';
-      for (const key of ['stock-files', 'parts', 'part', 'orders'])
-        void client.invalidateQueries({ queryKey: [key] });
+      wrote(client, 'table');
     });
 </script>
 

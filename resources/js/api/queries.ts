@@ -1,4 +1,3 @@
-import type { QueryClient } from '@tanstack/svelte-query';
 import { api, told } from './client';
 import type { Fix, Job, ProofRun } from './types';
 
@@ -134,21 +133,3 @@ export const stockFilesQuery = () => ({
   queryKey: ['stock-files'],
   queryFn: () => told(api.GET('/stock-files')),
 });
-
-/** A write answered with the job as it stands now: show that, and let what depends on it be asked for again. */
-export function keepJob(client: QueryClient, job: Job): void {
-  client.setQueryData(['job', job.id], job);
-  for (const key of [
-    'bench',
-    'machine',
-    'part',
-    'parts',
-    'machines',
-    'look-lists',
-    'look-list',
-    'guides',
-    'guide',
-  ]) {
-    void client.invalidateQueries({ queryKey: [key] });
-  }
-}

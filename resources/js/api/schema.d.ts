@@ -1164,7 +1164,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["careWarranty"];
+        put: operations["machineWarranty"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1966,6 +1966,15 @@ export interface components {
             /** Format: float */
             lengthMm: number | null;
             head: string | null;
+        };
+        /** @description What Find shows after something was found out: all of a job that has moved, and what it could be now. */
+        FindView: {
+            id: number;
+            version: number;
+            findings: components["schemas"]["FindingView"][];
+            redTag: components["schemas"]["RedTagView"] | null;
+            handsOf: string | null;
+            diagnosis: components["schemas"]["DiagnosisView"] | null;
         };
         FindingNameView: {
             code: string;
@@ -3988,6 +3997,8 @@ export interface operations {
                     check?: string | null;
                     checks?: string[] | null;
                     value?: string | null;
+                    /** @enum {string} */
+                    school?: "measure-first" | "swap-first";
                 };
             };
         };
@@ -3998,7 +4009,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["JobView"];
+                    "application/json": components["schemas"]["FindView"];
                 };
             };
             /** @description Refused */
@@ -4014,7 +4025,9 @@ export interface operations {
     };
     diagnosisWithdraw: {
         parameters: {
-            query?: never;
+            query?: {
+                school?: "measure-first" | "swap-first";
+            };
             header?: never;
             path: {
                 job: number;
@@ -4030,7 +4043,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["JobView"];
+                    "application/json": components["schemas"]["FindView"];
                 };
             };
             /** @description Refused */
@@ -4333,6 +4346,8 @@ export interface operations {
             content: {
                 "application/json": {
                     check: string;
+                    /** @enum {string} */
+                    school?: "measure-first" | "swap-first";
                 };
             };
         };
@@ -4343,7 +4358,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["JobView"];
+                    "application/json": components["schemas"]["FindView"];
                 };
             };
             /** @description Refused */
@@ -5018,6 +5033,8 @@ export interface operations {
                 "application/json": {
                     check: string;
                     value: number;
+                    /** @enum {string} */
+                    school?: "measure-first" | "swap-first";
                 };
             };
         };
@@ -5028,7 +5045,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["JobView"];
+                    "application/json": components["schemas"]["FindView"];
                 };
             };
             /** @description Refused */
@@ -6141,7 +6158,7 @@ export interface operations {
             };
         };
     };
-    careWarranty: {
+    machineWarranty: {
         parameters: {
             query?: never;
             header?: never;

@@ -15,6 +15,7 @@ export type MachineSummary = Schemas['MachineSummary'];
 export type Passport = Schemas['PassportView'];
 export type Fitting = Schemas['FittingView'];
 export type Diagnosis = Schemas['DiagnosisView'];
+export type Find = Schemas['FindView'];
 export type Suspect = Schemas['SuspectView'];
 export type Step = Schemas['StepView'];
 export type Fix = Schemas['FixView'];
