@@ -47,7 +47,7 @@ final readonly class RepairController
         /** @var 'tested'|'untested'|null $grade */
         $grade = $request->words('oldGrade');
 
-        return new FitNote($request->words('reason'), $request->boolean('upgrade'), $became, $grade);
+        return new FitNote($request->words('reason'), $request->boolean('upgrade'), $became, $grade, $request->boolean('allTheSame'));
     }
 
     public function putBack(int $job, int $movement, UsePart $use): JobView

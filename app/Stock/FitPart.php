@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
+use App\Api\Refused;
 use App\Machines\Fitting;
 use App\Machines\Machine;
 use OddBench\Input\InputError;
 use OddBench\Knowledge\Knowledge;
+use OddBench\Machines\Fit;
+use OddBench\Machines\Seat;
 
 /** Puts a part into a position: what sat there before ends with today’s hours. */
 final readonly class FitPart
@@ -16,12 +19,18 @@ final readonly class FitPart
     {
     }
 
-    /** @throws InputError when the family has no such position */
+    /**
+     * @throws InputError when the family has no such position
+     * @throws Refused when the part does not belong there, unless it is said that it is fitted all the same
+     */
     public function fit(Machine $machine, string $position, Movement $movement, FitNote $note): void
     {
-        $positions = $this->knowledge->family($machine->family)->positions;
-        if (! isset($positions[$position])) {
-            throw InputError::unknown('position', 'position', $position, array_keys($positions));
+        $family = $this->knowledge->family($machine->family);
+        $of = $family->positions[$position] ?? throw InputError::unknown('position', 'position', $position, array_keys($family->positions));
+        $part = $movement->part;
+        $refusals = (new Seat($this->knowledge, $family, $of))->refuses($part->name, $part->class, $part->standsInFor(), Fit::kept($part->fits), abs($movement->quantity));
+        if ($refusals !== [] && ! $note->allTheSame) {
+            throw Refused::because('position', ...$refusals, ...['Choose another position or part; or fit it all the same, with the reason.']);
         }
         $old = $this->end($machine, $position, $note, $movement);
         Fitting::query()->create([
@@ -34,7 +43,7 @@ final readonly class FitPart
             'fitted_hours' => $machine->hours,
             'job_id' => $movement->job_id,
             'reason' => $note->reason,
-            'upgrade' => $note->upgrade,
+            'upgrade' => $note->upgrade || $refusals !== [],
             'person_id' => $movement->person_id,
         ]);
     }

@@ -10,7 +10,7 @@ use App\Api\Refused;
 use Illuminate\Support\Facades\DB;
 use OddBench\Input\InputError;
 use OddBench\Knowledge\Knowledge;
-use OddBench\Stock\Fit;
+use OddBench\Machines\Fit;
 use OddBench\Stock\SpareGrade;
 
 /** Makes parts known and changes what is known of them. */

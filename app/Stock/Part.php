@@ -109,4 +109,11 @@ final class Part extends Model
     {
         return self::query()->where('number', $number)->first() ?? throw Refused::notFound('part', "There is no part “{$number}” on the shelf. Check the number, or make it known at Shelf first.");
     }
+
+    /** @return list<string> classes of the parts it is declared a substitute of */
+    public function standsInFor(): array
+    {
+        /** @var list<string> */
+        return DB::table('part_substitutes')->join('parts', 'parts.id', '=', 'part_substitutes.part_id')->where('substitute_id', $this->id)->distinct()->pluck('class')->all();
+    }
 }

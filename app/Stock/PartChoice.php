@@ -7,7 +7,7 @@ namespace App\Stock;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Family;
-use OddBench\Stock\Fit;
+use OddBench\Machines\Fit;
 use OddBench\Stock\SpareGrade;
 
 /** Which part of a class a family gets: one that fits and can be trusted, the one it got most often first. */

@@ -9,7 +9,7 @@ use App\Shop\Setting;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
-use OddBench\Stock\Fit;
+use OddBench\Machines\Fit;
 use OddBench\Stock\MadeCost;
 
 /** Gathers a part’s own page. */

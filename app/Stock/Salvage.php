@@ -14,6 +14,8 @@ use Illuminate\Support\Facades\DB;
 use OddBench\Input\InputError;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\Position;
+use OddBench\Machines\Fit;
+use OddBench\Machines\Seat;
 use OddBench\Release\Destination;
 use OddBench\Stock\SpareGrade;
 
@@ -41,7 +43,7 @@ final readonly class Salvage
             }
             $as = SpareGrade::taken($grade, $note, RedTag::wornBy($machine->id) !== null);
             $fitting = $this->left($machine, $of);
-            $part = $this->part($fitting, $number, $of);
+            $part = $this->part($machine, $fitting, $number, $of);
             $fitting->update(['part_id' => $part->id, 'removed_at' => now(), 'removed_hours' => $machine->hours, 'removed_by' => $by->id, 'became' => 'spare', 'grade' => $as->value]);
 
             return $this->stock->salvaged($this->keep->usedOne($part, $as), $valueMinor, $machine, $of->code, self::hours($machine, $fitting), $note, null, $by);
@@ -87,14 +89,16 @@ final readonly class Salvage
             : Fitting::query()->create(['machine_id' => $machine->id, 'position' => $position->code, 'fitted_at' => $machine->created_at, 'fitted_hours' => 0]));
     }
 
-    private function part(Fitting $fitting, ?string $number, Position $position): Part
+    private function part(Machine $machine, Fitting $fitting, ?string $number, Position $position): Part
     {
         $part = $number === null ? ($fitting->part_id === null ? null : Part::query()->find($fitting->part_id)) : Part::numbered($number);
         if ($part === null) {
             throw InputError::at('part', "Nobody noted which part sits in {$position->name}. Give its number.");
         }
-        if ($part->class !== $position->partClass) {
-            throw InputError::at('part', sprintf('%s is a %s; %s takes a %s.', $part->name, $this->knowledge->partClasses[$part->class] ?? $part->class, $position->name, $this->knowledge->partClasses[$position->partClass] ?? $position->partClass));
+        $refusals = (new Seat($this->knowledge, $this->knowledge->family($machine->family), $position))->refuses($part->name, $part->class, $part->standsInFor(), Fit::kept($part->fits), 1);
+        // what sat there on purpose, though it does not belong there, comes out as what it is
+        if ($refusals !== [] && $fitting->part_id !== $part->id) {
+            throw InputError::at('part', implode(' ', $refusals));
         }
 
         return $part;

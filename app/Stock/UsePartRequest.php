@@ -17,6 +17,7 @@ final class UsePartRequest extends Form
             'position' => ['nullable', 'string', 'max:60'],
             'reason' => ['nullable', 'string', 'max:200'],
             'upgrade' => ['sometimes', 'boolean'],
+            'allTheSame' => ['sometimes', 'boolean'],
             'oldBecame' => ['nullable', 'string', 'in:scrap,spare,seller,lost'],
             'oldGrade' => ['nullable', 'string', 'in:tested,untested'],
         ];

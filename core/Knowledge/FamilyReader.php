@@ -42,7 +42,7 @@ final class FamilyReader
             if (isset($positions[$code])) {
                 $of->wrong('code', 'stands twice');
             }
-            $positions[$code] = new Position($of->text('code'), $of->text('name'), $of->text('subsystem'), $of->text('part'), (int) $of->number('faces', 1, 4, 1), $of->numberOrNull('life_hours'));
+            $positions[$code] = new Position($of->text('code'), $of->text('name'), $of->text('subsystem'), $of->text('part'), (int) $of->number('faces', 1, 4, 1), $of->numberOrNull('life_hours'), (int) $of->number('count', 1, 40, 1));
         }
 
         return $positions;

@@ -56,6 +56,32 @@ final class PositionsTest extends BenchTestCase
         self::assertNull(Fitting::query()->find($second->id));
     }
 
+    public function test_what_does_not_belong_in_a_position_goes_there_only_on_purpose(): void
+    {
+        $liner = $this->part(5);
+        $this->actingAs($this->person());
+        $job = $this->job(hours: 1000.0);
+        $this->atFix($job);
+        $wrong = ['part' => $liner->number, 'quantity' => 3, 'position' => 'nozzle'];
+        $refused = $this->send('POST', "/jobs/{$job->id}/parts", $wrong);
+        $this->assertRefused($refused, 409, 'position', 'takes a nozzle');
+        self::assertStringContainsString('one place, not 3', (string) $refused->getContent());
+        self::assertSame(5, $liner->refresh()->on_hand, 'nothing left its bin');
+        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/parts", ['quantity' => 1, 'allTheSame' => true] + $wrong), 422, 'reason', 'because');
+
+        $this->send('POST', "/jobs/{$job->id}/parts", ['quantity' => 1, 'allTheSame' => true, 'reason' => 'a test rig without a nozzle'] + $wrong)->assertOk();
+        $seat = $this->position($job->machine, 'nozzle');
+        self::assertSame([true, 'a test rig without a nozzle'], [$seat['upgrade'], $seat['reason']]);
+
+        $liner->update(['fits' => ['families' => ['heron-cx']]]);
+        $this->assertRefused($this->use($job, []), 409, 'position', 'it fits');
+        $nozzle = $this->part(1, 'nozzle', 'NOZ-9');
+        $nozzle->substitutes()->attach($liner->id, ['note' => 'in need']);
+        $liner->update(['fits' => []]);
+        $this->send('POST', "/jobs/{$job->id}/parts", ['quantity' => 1] + $wrong)->assertOk();
+        self::assertFalse($this->position($job->machine, 'nozzle')['upgrade'], 'a declared substitute belongs there');
+    }
+
     public function test_a_rail_is_turned_once_and_then_no_more(): void
     {
         $this->actingAs($this->person());

@@ -21,6 +21,7 @@
   let position = $state('');
   let reason = $state('');
   let upgrade = $state(false);
+  let allTheSame = $state(false);
   let became = $state<'' | 'scrap' | 'tested' | 'untested' | 'seller'>('scrap');
 
   const list = (query: { text?: string; class?: string; family?: string }) =>
@@ -44,7 +45,9 @@
     text.trim().length > 1 ? (found.data?.parts ?? []).slice(0, 7) : (fitting.data ?? []).slice(0, 7),
   );
   const places = $derived(
-    job.positions.filter((p) => p.partClass === part?.class).map((p) => ({ code: p.position, name: p.name })),
+    job.positions
+      .filter((p) => allTheSame || p.partClass === part?.class)
+      .map((p) => ({ code: p.position, name: p.name })),
   );
 
   function pick(chosen: Part): void {
@@ -68,6 +71,7 @@
       position: position || null,
       reason: reason.trim() || null,
       upgrade,
+      allTheSame,
       ...old(),
     };
     const used = await work.do(async () =>
@@ -76,7 +80,7 @@
     if (used) {
       part = null;
       reason = '';
-      upgrade = false;
+      upgrade = allTheSame = false;
       text = '';
       quantity = '1';
       open = false;
@@ -121,12 +125,21 @@
           { code: '', name: 'not said' },
         ]}
       />
-      <Field label="Why" bind:value={reason} maxlength={200} />
+      <Field
+        label={allTheSame ? 'All the same, because' : 'Why'}
+        bind:value={reason}
+        maxlength={200}
+        error={work.error('reason')}
+      />
       <label class="flex min-h-11 items-center gap-2 text-sm"
         ><input type="checkbox" class="size-4.5 accent-action" bind:checked={upgrade} />an upgrade: not what
         the maker put there</label
       >
     {/if}
+    <label class="flex min-h-11 items-center gap-2 text-sm"
+      ><input type="checkbox" class="size-4.5 accent-action" bind:checked={allTheSame} />it does not belong
+      there and goes there all the same, on purpose</label
+    >
     {#if work.refusal}<Problem message={work.refusal.message} />{/if}
     <div class="flex gap-2">
       <Button kind="main" type="submit" busy={work.busy}>Take from bin</Button>

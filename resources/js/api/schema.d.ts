@@ -4532,6 +4532,7 @@ export interface operations {
                     position?: string | null;
                     reason?: string | null;
                     upgrade?: boolean;
+                    allTheSame?: boolean;
                     /** @enum {string|null} */
                     oldBecame?: "scrap" | "spare" | "seller" | "lost" | null;
                     /** @enum {string|null} */

@@ -6,7 +6,7 @@ namespace Tests\Core\Stock;
 
 use OddBench\Input\InputError;
 use OddBench\Knowledge\Material;
-use OddBench\Stock\Fit;
+use OddBench\Machines\Fit;
 use OddBench\Stock\Holding;
 use OddBench\Stock\KitCheck;
 use OddBench\Stock\KitNeeds;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace OddBench\Stock;
+namespace OddBench\Machines;
 
 use OddBench\Input\InputError;
 use OddBench\Knowledge\Family;
