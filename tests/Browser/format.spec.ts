@@ -1,6 +1,16 @@
 import { expect } from '@playwright/test';
 import { test } from './shop';
-import { day, factor, hours, money, number, percent, promised, since } from '../../resources/js/ui/format';
+import {
+  day,
+  dayIn,
+  factor,
+  hours,
+  money,
+  number,
+  percent,
+  promised,
+  since,
+} from '../../resources/js/ui/format';
 
 // how the page says figures; no browser is needed for these
 
@@ -29,7 +39,9 @@ test('numbers are read as people type them, and nothing else is', () => {
 test('days are said as at the bench', () => {
   const now = new Date('2026-11-24T10:00:00Z');
   expect(
-    ['2026-11-24', '2026-11-25', '2026-11-27', '2026-12-04', '2026-11-20'].map((d) => promised(d, now)),
+    ['2026-11-24', '2026-11-25', '2026-11-27', '2026-12-04', '2026-11-20'].map((d) =>
+      promised(d, 'UTC', now),
+    ),
   ).toEqual(['today', 'tomorrow', 'Fri', '4 Dec', '20 Nov']);
   expect(since('2026-11-24T08:10:00Z', 'UTC', now)).toBe('since 08:10');
   expect(since('2026-11-23T08:10:00Z', 'UTC', now)).toBe('yesterday');
@@ -40,4 +52,18 @@ test('days are said as at the bench', () => {
 test('hours and money', () => {
   expect([null, 12.35, 2318.4, 12345].map(hours)).toEqual(['–', '12.4', '2318', '12,345']);
   expect(money(290458, 'EUR')).toBe('€2,904.58');
+});
+
+test('days are the shop’s, not those of the browser’s clock in another zone', () => {
+  // half past eleven in the evening of the 27th by UTC is the 28th already at the shop
+  const late = new Date('2026-11-27T23:30:00Z');
+  expect(dayIn('Pacific/Auckland', late)).toBe('2026-11-28');
+  expect(promised('2026-11-28', 'Pacific/Auckland', late)).toBe('today');
+  expect(promised('2026-11-27', 'UTC', late)).toBe('today');
+  expect(promised('2026-11-28', 'UTC', late)).toBe('tomorrow');
+  expect(promised('2026-11-27', 'Pacific/Auckland', late)).toBe('27 Nov');
+  // an hour ago, but on the other side of the shop’s midnight
+  expect(since('2026-11-27T22:45:00Z', 'Europe/Berlin', late)).toBe('yesterday');
+  expect(since('2026-11-27T23:05:00Z', 'Europe/Berlin', late)).toBe('since 00:05');
+  expect(since('2026-11-25T10:00:00Z', 'UTC', late)).toBe('2 days');
 });

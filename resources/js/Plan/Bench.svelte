@@ -117,7 +117,7 @@
                     line.late ? 'font-bold text-out' : 'text-quiet',
                   ]}
                 >
-                  {#if line.promisedFor}{line.late ? 'late, ' : ''}{promised(line.promisedFor)}{/if}
+                  {#if line.promisedFor}{line.late ? 'late, ' : ''}{promised(line.promisedFor, me.zone)}{/if}
                 </span>
               </a>
             </li>

@@ -37,19 +37,30 @@ export function day(iso: string, zone: string): string {
   }).format(new Date(iso));
 }
 
-/** Since when: the time today, “3 days” before that. */
+/** The day it is in a zone, as 2026-11-25. */
+export const dayIn = (zone: string, at = new Date()): string =>
+  new Intl.DateTimeFormat('en-CA', {
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+    timeZone: zone,
+  }).format(at);
+
+/** Whole days from one day to another, both as 2026-11-25. */
+const daysBetween = (from: string, to: string): number =>
+  Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000);
+
+/** Since when: the time today, “3 days” before that, by the shop’s days. */
 export function since(iso: string, zone: string, now = new Date()): string {
-  const days = Math.floor((now.getTime() - new Date(iso).getTime()) / 86_400_000);
-  if (days === 0 && day(iso, zone) === day(now.toISOString(), zone)) return `since ${clock(iso, zone)}`;
-  if (days < 2) return 'yesterday';
+  const days = daysBetween(dayIn(zone, new Date(iso)), dayIn(zone, now));
+  if (days === 0) return `since ${clock(iso, zone)}`;
+  if (days === 1) return 'yesterday';
   return days < 60 ? `${days} days` : `${Math.round(days / 30)} months`;
 }
 
-/** A promised day: “today”, “Thu”, “4 Dec”. */
-export function promised(date: string, now = new Date()): string {
-  const days = Math.round(
-    (Date.parse(`${date}T00:00:00Z`) - Date.parse(now.toISOString().slice(0, 10))) / 86_400_000,
-  );
+/** A promised day as the shop sees it: “today”, “Thu”, “4 Dec”. */
+export function promised(date: string, zone: string, now = new Date()): string {
+  const days = daysBetween(dayIn(zone, now), date);
   if (days === 0) return 'today';
   if (days === 1) return 'tomorrow';
   const style = days > 0 && days < 7 ? { weekday: 'short' } : { day: 'numeric', month: 'short' };
