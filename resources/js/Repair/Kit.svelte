@@ -3,6 +3,7 @@
   import { api, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { GuideRun, Job } from '@/api/types';
+  import { here } from '@/Shop/session.svelte';
   import Button from '@/ui/Button.svelte';
   import { promised as dayOf } from '@/ui/format';
   import Problem from '@/ui/Problem.svelte';
@@ -11,6 +12,7 @@
   /** The kit of a guide against the shelf. */
   let { job, run, promised, may }: { job: Job; run: GuideRun; promised: number; may: boolean } = $props();
 
+  const me = here();
   const client = useQueryClient();
   const work = new Work();
   const needed = $derived(run.kit.filter((line) => !line.ifNeeded));
@@ -48,7 +50,7 @@
           ? `; shortest: ${run.kitShortest.join(', ')}`
           : ''}</span
       >{:else if !can && run.kitCouldStart}<span class="font-normal text-quiet"
-        >expected by {dayOf(run.kitCouldStart)}</span
+        >expected by {dayOf(run.kitCouldStart, me.zone)}</span
       >{/if}
   </h3>
   <ul class="text-sm">
