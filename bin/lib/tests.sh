@@ -130,3 +130,30 @@ test_php() {
   rm -f "$core"
   return "$status"
 }
+
+# Not part of test: a change is tried with every test that runs its line, which takes a second or two each.
+command_mutate() {
+  need_debian_packages
+  need_composer_packages
+  if ! php -d extension=pcov -m 2>/dev/null | grep -qx pcov; then
+    MISSING=php8.2-pcov
+    step "Debian package php8.2-pcov" as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y --no-install-recommends php8.2-pcov
+    # it is loaded where it is asked for and nowhere else
+    as_root phpdismod -v 8.2 pcov
+  fi
+  cd "$ROOT"
+  case "$*" in
+    *app*)
+      place test
+      test_clean
+      trap test_clean EXIT
+      unset WEB_PORT DB_PORT RIG_PORT_1 RIG_PORT_2 RIG_PORT_3
+      WANT_PORT="$(free_port 8520)" WANT_DB_PORT="$(free_port 8531)" PG_FSYNC=off
+      services_up 8520 8531
+      pg_admin -U odd_bench_admin -d postgres -c 'CREATE DATABASE odd_bench_test OWNER odd_bench' -c 'CREATE DATABASE odd_bench_old OWNER odd_bench'
+      export DB_PORT DB_PASSWORD
+      DB_PASSWORD="$(db_password)"
+      ;;
+  esac
+  php tests/Mutation/mutate.php "$@"
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Mutation;
+
+/** One change under its tests, in a process of its own. */
+final class Trial
+{
+    /** @var resource */
+    private $process;
+
+    private readonly float $until;
+
+    private readonly string $file;
+
+    /** @param  list<string>  $tests  as Class::method */
+    public function __construct(string $root, string $work, Mutant $mutant, array $tests, float $mostSeconds)
+    {
+        $changed = $mutant->of((string) file_get_contents("{$root}/{$mutant->file}"));
+        $this->file = tempnam($work, 'mutant');
+        file_put_contents($this->file, $changed);
+        preg_match('/^namespace ([\w\\\\]+);/m', $changed, $namespace);
+        $filter = '/^('.implode('|', array_map(static fn (string $test): string => preg_quote($test, '/'), $tests)).')( |#|$)/';
+        $paths = array_values(array_unique(array_map(static fn (string $test): string => $root.'/tests/'.str_replace('\\', '/', substr((string) strstr($test, '::', true), 6)).'.php', $tests)));
+        $this->process = proc_open(
+            ['php', "{$root}/vendor/bin/phpunit", '--bootstrap', __DIR__.'/Mutated.php', '--do-not-cache-result', '--stop-on-defect', '--no-output', '--filter', $filter, ...(count($paths) === 1 ? $paths : [])],
+            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes, $root,
+            ['MUTANT_CLASS' => ($namespace[1] ?? '').'\\'.basename($mutant->file, '.php'), 'MUTANT_FILE' => $this->file] + getenv(),
+        ) ?: throw new \RuntimeException('PHP cannot be started');
+        $this->until = microtime(true) + $mostSeconds;
+    }
+
+    /** Whether some test failed, or took far too long; null while they run. */
+    public function noticed(): ?bool
+    {
+        $status = proc_get_status($this->process);
+        if ($status['running'] && microtime(true) < $this->until) {
+            return null;
+        }
+        if ($status['running']) {
+            proc_terminate($this->process, 9);
+        }
+        proc_close($this->process);
+        unlink($this->file);
+
+        return $status['running'] || $status['exitcode'] !== 0;
+    }
+}
