@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-use App\Diagnosis\TrialController;
+use App\Diagnosis\Trials\TrialController;
 use App\Intake\PhotographController;
 use App\Machines\PaperController;
 use App\Proof\PrintController;
 use App\Release\SheetController;
-use App\Stock\OrderController;
-use App\Stock\PartController;
-use App\Stock\StockFileController;
+use App\Stock\Orders\OrderController;
+use App\Stock\Parts\PartController;
+use App\Stock\Tables\StockFileController;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use OddBench\Proof\Prints\ProofPrint;

@@ -6,8 +6,8 @@ namespace App\Bench;
 
 use App\Intake\Job;
 use App\Intake\WorkSpell;
-use App\Repair\Timer;
-use App\Repair\TimerView;
+use App\Repair\Timers\Timer;
+use App\Repair\Timers\TimerView;
 use App\Safety\RedTag;
 use App\Shop\ShopDay;
 use Illuminate\Database\Eloquent\Collection;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Api\View;
-use App\Repair\TimerView;
+use App\Repair\Timers\TimerView;
 use OpenApi\Attributes as OA;
 
 /** What to do now. */

@@ -4,6 +4,23 @@ declare(strict_types=1);
 
 namespace App\Diagnosis;
 
+use App\Diagnosis\Faults\ConfirmFaults;
+use App\Diagnosis\Faults\ConfirmFaultsRequest;
+use App\Diagnosis\Faults\PassFindRequest;
+use App\Diagnosis\Faults\SupersedeRequest;
+use App\Diagnosis\Findings\FindView;
+use App\Diagnosis\Findings\HideCheck;
+use App\Diagnosis\Findings\HideCheckRequest;
+use App\Diagnosis\Findings\JobFinding;
+use App\Diagnosis\Findings\RecordFinding;
+use App\Diagnosis\Findings\RecordFindingsRequest;
+use App\Diagnosis\Findings\RecordReading;
+use App\Diagnosis\Findings\RecordReadingRequest;
+use App\Diagnosis\Findings\ShowFind;
+use App\Diagnosis\Findings\WithdrawFinding;
+use App\Diagnosis\Ranking\DiagnosisView;
+use App\Diagnosis\Ranking\ShowDiagnosis;
+use App\Diagnosis\Ranking\ShowDiagnosisRequest;
 use App\Intake\Job;
 use App\Intake\JobState;
 use App\Intake\JobView;

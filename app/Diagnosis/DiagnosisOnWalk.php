@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Diagnosis;
 
+use App\Diagnosis\Findings\FoundInJob;
 use App\Intake\JobState;
 use App\Intake\SaysOfWalk;
 

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Diagnosis;
 
+use App\Diagnosis\Findings\HearsChecks;
+use App\Diagnosis\Findings\PutDownTold;
+use App\Diagnosis\Findings\PutFinding;
+use App\Diagnosis\Findings\RecordFinding;
 use App\Intake\Findings;
 use App\Intake\HearsBooking;
 use App\Intake\SaysOfWalk;

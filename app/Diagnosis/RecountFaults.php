@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Diagnosis;
 
+use App\Diagnosis\Faults\FaultCounts;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;

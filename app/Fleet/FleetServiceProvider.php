@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Fleet;
 
-use App\Diagnosis\HearsChecks;
+use App\Diagnosis\Findings\HearsChecks;
 use Illuminate\Support\ServiceProvider;
 
 final class FleetServiceProvider extends ServiceProvider

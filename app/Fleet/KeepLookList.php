@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Fleet;
 
 use App\Api\Refused;
-use App\Diagnosis\Confirmed;
+use App\Diagnosis\Faults\Confirmed;
 use App\Intake\Job;
 use App\Intake\JobRecord;
 use App\Intake\Said;

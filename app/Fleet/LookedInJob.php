@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Fleet;
 
-use App\Diagnosis\HearsChecks;
+use App\Diagnosis\Findings\HearsChecks;
 use App\Intake\Job;
 use App\Shop\Person;
 use OddBench\Knowledge\Knowledge;

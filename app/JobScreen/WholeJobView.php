@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\JobScreen;
 
-use App\Diagnosis\ConfirmedView;
-use App\Diagnosis\FindingView;
+use App\Diagnosis\Faults\ConfirmedView;
+use App\Diagnosis\Findings\FindingView;
 use App\Fleet\LookListLine;
 use App\Intake\JobView;
 use App\Intake\StationView;
@@ -14,10 +14,10 @@ use App\Passport\MachineSummary;
 use App\Proof\ProofView;
 use App\Release\PastJobView;
 use App\Release\WayOutView;
-use App\Repair\FittingView;
 use App\Repair\MendView;
+use App\Repair\Positions\FittingView;
 use App\Safety\RedTagView;
-use App\Stock\MovementView;
+use App\Stock\Shelf\MovementView;
 use OpenApi\Attributes as OA;
 
 /** A job with everything its screen shows, the ranking of faults apart. */

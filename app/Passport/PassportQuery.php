@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Passport;
 
-use App\Diagnosis\Confirmed;
+use App\Diagnosis\Faults\Confirmed;
 use App\Fleet\LookListQuery;
 use App\Intake\Job;
 use App\Intake\JobEvent;
@@ -14,7 +14,7 @@ use App\Machines\ServiceQuery;
 use App\Machines\Warranty;
 use App\Machines\WarrantyView;
 use App\Release\VisitsQuery;
-use App\Repair\PositionsQuery;
+use App\Repair\Positions\PositionsQuery;
 use App\Safety\RedTag;
 use App\Safety\RedTagView;
 use Illuminate\Support\Facades\Config;

@@ -9,7 +9,7 @@ use App\Fleet\LookListLine;
 use App\Machines\ServiceDueView;
 use App\Machines\WarrantyView;
 use App\Release\PastJobView;
-use App\Repair\FittingView;
+use App\Repair\Positions\FittingView;
 use App\Safety\RedTagView;
 use OpenApi\Attributes as OA;
 

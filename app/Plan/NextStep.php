@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Diagnosis\DiagnosisQuery;
-use App\Diagnosis\FoundInJob;
+use App\Diagnosis\Findings\FoundInJob;
+use App\Diagnosis\Ranking\DiagnosisQuery;
 use App\Intake\JobState;
 use App\Intake\SaysNextStep;
 use App\Intake\WalkQuery;
 use App\Proof\OwedQuery;
-use App\Repair\TrayQuery;
+use App\Repair\Tray\TrayQuery;
 use App\Repair\WorkOnJob;
 use App\Safety\SafetyOfJob;
 use OddBench\Input\InputError;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Practice;
 
-use App\Diagnosis\FirstDiagnoses;
+use App\Diagnosis\Faults\FirstDiagnoses;
 use App\Knowledge\KnowledgeFiles;
 use Illuminate\Console\Command;
 use Illuminate\Database\QueryException;

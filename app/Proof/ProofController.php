@@ -7,6 +7,8 @@ namespace App\Proof;
 use App\Intake\Job;
 use App\Intake\JobView;
 use App\Intake\ShowJob;
+use App\Proof\Run\CountRun;
+use App\Proof\Run\ProofRun;
 use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Support\Facades\Gate;

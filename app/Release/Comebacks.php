@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Release;
 
-use App\Diagnosis\Confirmed;
-use App\Diagnosis\KnowsComebacks;
+use App\Diagnosis\Faults\Confirmed;
+use App\Diagnosis\Faults\KnowsComebacks;
 use App\Intake\Job;
 use App\Machines\Machine;
 use App\Repair\Mend;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Release;
 
-use App\Diagnosis\KnowsComebacks;
+use App\Diagnosis\Faults\KnowsComebacks;
 use Illuminate\Support\ServiceProvider;
 
 final class ReleaseServiceProvider extends ServiceProvider

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Release;
 
-use App\Diagnosis\Confirmed;
+use App\Diagnosis\Faults\Confirmed;
 use App\Intake\Job;
 use App\Machines\Machine;
 use App\Shop\ShopDay;

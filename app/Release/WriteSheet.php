@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace App\Release;
 
-use App\Diagnosis\FoundInJob;
+use App\Diagnosis\Findings\FoundInJob;
 use App\Instruments\Reading;
 use App\Intake\JobState;
 use App\Proof\OwedQuery;
 use App\Proof\ProofResult;
-use App\Repair\FittingView;
 use App\Repair\Mend;
-use App\Repair\PositionsQuery;
+use App\Repair\Positions\FittingView;
+use App\Repair\Positions\PositionsQuery;
 use App\Repair\WorkOnJob;
 use App\Shop\Setting;
 use App\Shop\ShopDay;
-use App\Stock\Movement;
-use App\Stock\StockOfJob;
+use App\Stock\Shelf\Movement;
+use App\Stock\Shelf\StockOfJob;
 use Illuminate\Support\Carbon;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Proof\Owed;

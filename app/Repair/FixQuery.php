@@ -4,13 +4,25 @@ declare(strict_types=1);
 
 namespace App\Repair;
 
-use App\Diagnosis\FoundInJob;
+use App\Diagnosis\Findings\FoundInJob;
 use App\Intake\Job;
 use App\Intake\JobState;
 use App\Machines\ServiceDone;
+use App\Repair\Guides\GuideLineView;
+use App\Repair\Guides\GuideRun;
+use App\Repair\Guides\GuideRunView;
+use App\Repair\Guides\GuidesQuery;
+use App\Repair\Guides\GuideStepDone;
+use App\Repair\Guides\GuideTimes;
+use App\Repair\Guides\GuideWords;
+use App\Repair\Service\ServiceItemView;
+use App\Repair\Tray\Explained;
+use App\Repair\Tray\TakenOff;
+use App\Repair\Tray\TrayQuery;
+use App\Repair\Tray\TrayWords;
 use App\Shop\Person;
-use App\Stock\KitQuery;
-use App\Stock\Reservation;
+use App\Stock\Kits\KitQuery;
+use App\Stock\Kits\Reservation;
 use OddBench\Knowledge\Family;
 use OddBench\Knowledge\Guide;
 use OddBench\Knowledge\Knowledge;

@@ -5,6 +5,12 @@ declare(strict_types=1);
 namespace App\Repair;
 
 use App\Api\View;
+use App\Repair\Guides\GuideLineView;
+use App\Repair\Guides\GuideRunView;
+use App\Repair\Service\ServiceItemView;
+use App\Repair\Tray\DifferenceView;
+use App\Repair\Tray\SubstituteView;
+use App\Repair\Tray\TrayStepView;
 use OpenApi\Attributes as OA;
 
 /** What the station Fix shows besides the job. */

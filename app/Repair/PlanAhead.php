@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Repair;
 
 use App\Intake\JobState;
-use App\Stock\WorkAhead;
+use App\Repair\Guides\GuideRun;
+use App\Stock\Orders\WorkAhead;
 
 /** Tells the shelf what the open jobs are still to have mended. */
 final readonly class PlanAhead implements WorkAhead

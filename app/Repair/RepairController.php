@@ -9,11 +9,11 @@ use App\Intake\JobView;
 use App\Intake\ShowJob;
 use App\Shop\Ability;
 use App\Shop\Here;
-use App\Stock\FitNote;
-use App\Stock\Movement;
-use App\Stock\Part;
-use App\Stock\UsePart;
-use App\Stock\UsePartRequest;
+use App\Stock\Parts\Part;
+use App\Stock\Shelf\FitNote;
+use App\Stock\Shelf\Movement;
+use App\Stock\Shelf\UsePart;
+use App\Stock\Shelf\UsePartRequest;
 use Illuminate\Support\Facades\Gate;
 
 final readonly class RepairController

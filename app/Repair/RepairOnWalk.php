@@ -6,6 +6,7 @@ namespace App\Repair;
 
 use App\Intake\JobState;
 use App\Intake\SaysOfWalk;
+use App\Repair\Tray\TrayQuery;
 
 /** A job leaves Fix with every confirmed fault mended and every part and screw of its tray accounted for. */
 final readonly class RepairOnWalk implements SaysOfWalk

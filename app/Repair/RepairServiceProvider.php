@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Repair;
 
 use App\Intake\SaysOfWalk;
-use App\Stock\WorkAhead;
+use App\Stock\Orders\WorkAhead;
 use Illuminate\Support\ServiceProvider;
 
 final class RepairServiceProvider extends ServiceProvider

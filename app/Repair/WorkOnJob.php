@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Repair;
 
-use App\Diagnosis\FoundInJob;
+use App\Diagnosis\Findings\FoundInJob;
 use App\Intake\Job;
 use App\Intake\JobPart;
 use App\Intake\JobState;
 use App\Machines\RailTurn;
+use App\Repair\Guides\GuideRun;
+use App\Repair\Tray\Explained;
+use App\Repair\Tray\TakenOff;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Collection as Jobs;
 

@@ -6,9 +6,9 @@ namespace App\Scan;
 
 use App\Intake\Job;
 use App\Machines\Machine;
-use App\Stock\Part;
-use App\Stock\ShelfQuery;
-use App\Stock\Spool;
+use App\Stock\Parts\Part;
+use App\Stock\Shelf\ShelfQuery;
+use App\Stock\Spools\Spool;
 use OddBench\Input\InputError;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Machines\Tag;

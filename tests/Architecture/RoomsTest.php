@@ -100,7 +100,7 @@ final class RoomsTest
         return PHPat::rule()
             ->classes(Selector::classname('App\Proof\Runner\Link'), Selector::classname('App\Proof\Runner\Wire'), Selector::classname('App\Proof\Runner\Prover'), Selector::classname('App\Proof\Runner\RunFiles'), Selector::classname('App\Proof\Console\ProverCommand'))
             ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('Illuminate\Database'), Selector::classname('Illuminate\Support\Facades\DB'), Selector::classname('App\Proof\ProofRun'))
+            ->classes(Selector::inNamespace('Illuminate\Database'), Selector::classname('Illuminate\Support\Facades\DB'), Selector::classname('App\Proof\Run\ProofRun'))
             ->because('a database that is away or hangs must not keep a heater on');
     }
 

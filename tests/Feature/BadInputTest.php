@@ -8,7 +8,7 @@ use App\Intake\Job;
 use App\Machines\Machine;
 use App\Shop\Person;
 use App\Shop\Role;
-use App\Stock\Movement;
+use App\Stock\Shelf\Movement;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;

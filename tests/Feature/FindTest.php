@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Diagnosis\JobFinding;
+use App\Diagnosis\Findings\JobFinding;
 use App\Shop\Role;
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Intake\Job;
-use App\Repair\GuideRun;
+use App\Repair\Guides\GuideRun;
 use App\Safety\PutOnRedTag;
 use App\Shop\Role;
-use App\Stock\MoveStock;
-use App\Stock\Part;
+use App\Stock\Parts\Part;
+use App\Stock\Shelf\MoveStock;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use OddBench\Knowledge\Knowledge;

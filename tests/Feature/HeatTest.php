@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Proof\ProofRun;
+use App\Proof\Run\ProofRun;
 use App\Proof\Runner\Clerk;
 use App\Proof\Runner\Link;
 use App\Proof\Runner\Prover;

@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Diagnosis\Confirmed;
-use App\Diagnosis\DiagnosisQuery;
-use App\Diagnosis\FaultCounts;
-use App\Diagnosis\FirstDiagnoses;
-use App\Diagnosis\JobFinding;
+use App\Diagnosis\Faults\Confirmed;
+use App\Diagnosis\Faults\FaultCounts;
+use App\Diagnosis\Faults\FirstDiagnoses;
+use App\Diagnosis\Findings\JobFinding;
+use App\Diagnosis\Ranking\DiagnosisQuery;
 use App\Intake\Job;
 use App\Intake\JobEvent;
 use App\Intake\JobState;
 use App\Safety\SafetyAnswer;
 use App\Shop\Role;
-use App\Stock\ClassCosts;
-use App\Stock\MoveStock;
-use App\Stock\Supplier;
-use App\Stock\Supply;
+use App\Stock\Orders\Supplier;
+use App\Stock\Orders\Supply;
+use App\Stock\Parts\ClassCosts;
+use App\Stock\Shelf\MoveStock;
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
 

@@ -8,7 +8,7 @@ use App\Api\KeptConnection;
 use App\Machines\Machine;
 use App\Shop\Person;
 use App\Shop\Role;
-use App\Stock\KeepSpools;
+use App\Stock\Spools\KeepSpools;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route as Routes;

@@ -34,7 +34,7 @@ final class OddAddressesTest extends BenchTestCase
 
     public function test_a_file_keeps_its_name_and_not_the_way_to_it(): void
     {
-        self::assertSame(['c.svg', 'c.svg', 'c.svg'], array_map(\App\Stock\MakePart::plainName(...), ['a/b\\c.svg', 'C:\\b\\c.svg', 'c.svg']));
+        self::assertSame(['c.svg', 'c.svg', 'c.svg'], array_map(\App\Stock\Made\MakePart::plainName(...), ['a/b\\c.svg', 'C:\\b\\c.svg', 'c.svg']));
     }
 
     public function test_a_step_of_the_tray_that_cannot_be_is_nothing_here(): void

@@ -6,12 +6,12 @@ namespace Tests\Feature;
 
 use App\Shop\Person;
 use App\Shop\Role;
-use App\Stock\LeadTimes;
-use App\Stock\MoveStock;
-use App\Stock\Order;
-use App\Stock\OrderLine;
-use App\Stock\Part;
-use App\Stock\Supplier;
+use App\Stock\Orders\LeadTimes;
+use App\Stock\Orders\Order;
+use App\Stock\Orders\OrderLine;
+use App\Stock\Orders\Supplier;
+use App\Stock\Parts\Part;
+use App\Stock\Shelf\MoveStock;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Intake\Job;
-use App\Proof\ProofRun;
+use App\Proof\Run\ProofRun;
 use App\Proof\Runner\Clerk;
 use App\Proof\Runner\Prover;
 use App\Proof\Runner\RunFiles;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Proof\KeepRises;
-use App\Proof\ProofRun;
+use App\Proof\Run\KeepRises;
+use App\Proof\Run\ProofRun;
+use App\Proof\Run\RunQuery;
 use App\Proof\Runner\Clerk;
-use App\Proof\RunQuery;
 use App\Shop\Role;
 use Illuminate\Support\Facades\DB;
 use OddBench\Proof\Run\Packed;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Diagnosis\Confirmed;
+use App\Diagnosis\Faults\Confirmed;
 use App\Intake\Job;
 use App\Machines\Machine;
 use App\Release\Release;

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Diagnosis\Confirmed;
-use App\Diagnosis\FaultCounts;
+use App\Diagnosis\Faults\Confirmed;
+use App\Diagnosis\Faults\FaultCounts;
 use App\Intake\BookIn;
 use App\Intake\Booking;
 use App\Intake\KeepPhotograph;
 use App\Machines\KeepPaper;
 use App\Safety\RedTag;
 use App\Shop\Role;
-use App\Stock\KeepPart;
-use App\Stock\MoveStock;
-use App\Stock\Supplier;
-use App\Stock\Supply;
+use App\Stock\Orders\Supplier;
+use App\Stock\Orders\Supply;
+use App\Stock\Parts\KeepPart;
+use App\Stock\Shelf\MoveStock;
 use Illuminate\Support\Facades\DB;
 use OddBench\Input\InputError;
 use OddBench\Intake\Began;
@@ -171,7 +171,7 @@ final class SmallRulesTest extends BenchTestCase
         self::assertNotContains('The safety questions are not all answered.', $against());
     }
 
-    /** @return array{Supply, \App\Stock\Part, \App\Stock\Part} a part that is bought, and its used ones: untested and tested */
+    /** @return array{Supply, \App\Stock\Parts\Part, \App\Stock\Parts\Part} a part that is bought, and its used ones: untested and tested */
     private function boughtOne(): array
     {
         $part = $this->part(2);

@@ -6,11 +6,11 @@ namespace Tests\Feature;
 
 use App\Shop\Person;
 use App\Shop\Role;
-use App\Stock\BinCount;
-use App\Stock\Movement;
-use App\Stock\MoveStock;
-use App\Stock\Part;
-use App\Stock\Stocktake;
+use App\Stock\Parts\Part;
+use App\Stock\Shelf\Movement;
+use App\Stock\Shelf\MoveStock;
+use App\Stock\Stocktake\BinCount;
+use App\Stock\Stocktake\Stocktake;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Testing\TestResponse;
 

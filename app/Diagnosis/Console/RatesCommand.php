@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Diagnosis\Console;
 
-use App\Diagnosis\FaultCounts;
+use App\Diagnosis\Faults\FaultCounts;
 use Illuminate\Console\Command;
 use OddBench\Diagnosis\Rates;
 use OddBench\Input\InputError;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Proof\Console;
 
 use App\Intake\Job;
-use App\Proof\ProofRun;
-use App\Proof\RunQuery;
+use App\Proof\Run\ProofRun;
+use App\Proof\Run\RunQuery;
 use App\Shop\Person;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Proof\Runner;
 
-use App\Proof\CountRun;
-use App\Proof\KeepRises;
-use App\Proof\ProofRun;
+use App\Proof\Run\CountRun;
+use App\Proof\Run\KeepRises;
+use App\Proof\Run\ProofRun;
 use App\Proof\StageProofs;
 use App\Safety\RedTag;
 use Illuminate\Support\Facades\DB;

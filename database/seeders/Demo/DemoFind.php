@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
-use App\Diagnosis\ConfirmFaults;
-use App\Diagnosis\FoundInJob;
-use App\Diagnosis\KeepTrials;
-use App\Diagnosis\RecordFinding;
-use App\Diagnosis\WithdrawFinding;
+use App\Diagnosis\Faults\ConfirmFaults;
+use App\Diagnosis\Findings\FoundInJob;
+use App\Diagnosis\Findings\RecordFinding;
+use App\Diagnosis\Findings\WithdrawFinding;
+use App\Diagnosis\Trials\KeepTrials;
 use App\Fleet\KeepLookList;
 use App\Fleet\LookOwed;
 use App\Intake\Job;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
-use App\Diagnosis\ConfirmFaults;
-use App\Diagnosis\DiagnosisQuery;
-use App\Diagnosis\FoundInJob;
-use App\Diagnosis\RecordFinding;
+use App\Diagnosis\Faults\ConfirmFaults;
+use App\Diagnosis\Findings\FoundInJob;
+use App\Diagnosis\Findings\RecordFinding;
+use App\Diagnosis\Ranking\DiagnosisQuery;
 use App\Intake\BookIn;
 use App\Intake\Booking;
 use App\Intake\EditJob;
@@ -26,9 +26,9 @@ use App\Safety\AnswerSafety;
 use App\Safety\RedTag;
 use App\Safety\TakeOffRedTag;
 use App\Shop\Person;
-use App\Stock\MoveStock;
-use App\Stock\Part;
-use App\Stock\UsePart;
+use App\Stock\Parts\Part;
+use App\Stock\Shelf\MoveStock;
+use App\Stock\Shelf\UsePart;
 use Generator;
 use Illuminate\Support\Str;
 use OddBench\Diagnosis\Step;
@@ -312,7 +312,7 @@ final class DemoJob
         yield new Beat($who, 6);
         $telling = $this->telling($left[0]);
         foreach ($this->found()->findings()->where('code', $telling)->where('present', false) as $wrong) {
-            $this->job = app(\App\Diagnosis\WithdrawFinding::class)->withdraw($this->job, $wrong, $this->people[$who]);
+            $this->job = app(\App\Diagnosis\Findings\WithdrawFinding::class)->withdraw($this->job, $wrong, $this->people[$who]);
         }
         if ($this->found()->findings()->where('code', $telling)->isEmpty()) {
             $this->job = $this->record->record($this->job, [$telling => true], [], null, $this->people[$who]);

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Database\Seeders\Demo;
 
 use App\Shop\Person;
-use App\Stock\KeepOrders;
-use App\Stock\Order;
-use App\Stock\OrderLine;
-use App\Stock\Part;
-use App\Stock\Supplier;
-use App\Stock\Supply;
+use App\Stock\Orders\KeepOrders;
+use App\Stock\Orders\Order;
+use App\Stock\Orders\OrderLine;
+use App\Stock\Orders\Supplier;
+use App\Stock\Orders\Supply;
+use App\Stock\Parts\Part;
 use Generator;
 use Random\Randomizer;
 

@@ -7,7 +7,7 @@ namespace Database\Seeders\Demo;
 use App\Machines\Machine;
 use App\Machines\RegisterMachine;
 use App\Shop\Person;
-use App\Stock\Supplier;
+use App\Stock\Orders\Supplier;
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
 

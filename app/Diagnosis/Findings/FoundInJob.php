@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Diagnosis\Findings;
+
+use App\Diagnosis\Faults\Confirmed;
+use App\Intake\Job;
+use App\Intake\JobPart;
+use App\Intake\JobState;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Collection as Jobs;
+
+/** What was found in a job and what was made of it, withdrawn and superseded ones among them. */
+final readonly class FoundInJob implements JobPart
+{
+    private const CARRIED = 'ever-found';
+
+    /**
+     * @param  Collection<int, JobFinding>  $everFound
+     * @param  Collection<int, Confirmed>  $diagnoses
+     */
+    private function __construct(public Collection $everFound, public Collection $diagnoses)
+    {
+    }
+
+    public static function of(JobState $state): self
+    {
+        return $state->part(self::class);
+    }
+
+    public static function read(Jobs $jobs): array
+    {
+        $unread = $jobs->reject(static fn (Job $job): bool => $job->relationLoaded(self::CARRIED))->pluck('id');
+        $found = $unread->isEmpty() ? new Collection : JobFinding::query()->whereIn('job_id', $unread)->orderBy('id')->get()->groupBy('job_id');
+        $diagnoses = Confirmed::query()->whereIn('job_id', $jobs->pluck('id'))->orderBy('id')->get()->groupBy('job_id');
+        $parts = [];
+        foreach ($jobs as $job) {
+            $parts[$job->id] = new self(self::carriedBy($job) ?? $found->get($job->id) ?? new Collection, $diagnoses->get($job->id) ?? new Collection);
+        }
+
+        return $parts;
+    }
+
+    /**
+     * Every finding of a job that is locked for a write, read once and carried with it: whoever adds one adds it here too.
+     *
+     * @return Collection<int, JobFinding>
+     */
+    public static function carry(Job $locked): Collection
+    {
+        $carried = self::carriedBy($locked) ?? JobFinding::query()->where('job_id', $locked->id)->orderBy('id')->get();
+        $locked->setRelation(self::CARRIED, $carried);
+
+        return $carried;
+    }
+
+    /** @return Collection<int, JobFinding>|null */
+    private static function carriedBy(Job $job): ?Collection
+    {
+        /** @var Collection<int, JobFinding>|null */
+        return $job->relationLoaded(self::CARRIED) ? $job->getRelation(self::CARRIED) : null;
+    }
+
+    /** @return Collection<int, JobFinding> those that stand */
+    public function findings(): Collection
+    {
+        return $this->everFound->whereNull('withdrawn_at');
+    }
+
+    /** @return Collection<int, Confirmed> those that stand */
+    public function confirmed(): Collection
+    {
+        return $this->diagnoses->whereNull('superseded_at');
+    }
+
+    /** @return list<string> codes of confirmed faults */
+    public function faults(): array
+    {
+        return array_values($this->confirmed()->map(static fn (Confirmed $c): string => $c->fault)->all());
+    }
+
+    /** @return list<string> faults that were confirmed and then overturned */
+    public function overturned(): array
+    {
+        return array_values($this->diagnoses->whereNotNull('superseded_at')->map(static fn (Confirmed $c): string => $c->fault)->all());
+    }
+}

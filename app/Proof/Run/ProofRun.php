@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Proof\Run;
+
+use App\Intake\Job;
+use App\Shop\Person;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * A proof run with a connected printer.
+ *
+ * @property int $id
+ * @property int $job_id
+ * @property int $machine_id
+ * @property list<string> $stages
+ * @property 'waiting'|'running'|'asking'|'passed'|'failed'|'stopped'|'lost' $state
+ * @property string|null $stage
+ * @property string|null $question
+ * @property list<string>|null $choices
+ * @property array<string, array{passed: bool, words: string, value: float|null, rise: float|null, finding: string|null, danger: bool}> $results
+ * @property string|null $said
+ * @property bool $stop_asked
+ * @property string|null $address
+ * @property 'cold'|'hot'|'unconfirmed'|'off' $heat
+ * @property float|null $hotend_c
+ * @property float|null $bed_c
+ * @property Carbon|null $measured_at
+ * @property int|null $unplugged_by
+ * @property Carbon $began_at
+ * @property Carbon|null $stage_since
+ * @property Carbon|null $ended_at
+ * @property Carbon|null $seen_at
+ * @property-read Job $job
+ * @property-read Person $person
+ */
+final class ProofRun extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['stages' => 'array', 'choices' => 'array', 'results' => 'array', 'stop_asked' => 'boolean', 'began_at' => 'datetime', 'stage_since' => 'datetime', 'ended_at' => 'datetime', 'seen_at' => 'datetime', 'measured_at' => 'datetime', 'hotend_c' => 'float', 'bed_c' => 'float'];
+
+    /** @return BelongsTo<Job, $this> */
+    public function job(): BelongsTo
+    {
+        return $this->belongsTo(Job::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repair\Positions;
+
+use App\Machines\FacesQuery;
+use App\Machines\Fitting;
+use App\Machines\Machine;
+use App\Machines\RailTurn;
+use App\Stock\Parts\Part;
+use Illuminate\Support\Collection;
+use OddBench\Knowledge\Knowledge;
+use OddBench\Knowledge\Position;
+use OddBench\Machines\Faces;
+
+/** What sits in the positions of a machine, since when, and what sat there before. */
+final readonly class PositionsQuery
+{
+    public function __construct(private Knowledge $knowledge, private FacesQuery $faces)
+    {
+    }
+
+    /** @return list<FittingView> */
+    public function of(Machine $machine): array
+    {
+        $fitted = Fitting::query()->with('person')->where('machine_id', $machine->id)->orderBy('id')->get()->groupBy('position');
+        $parts = Part::query()->whereIn('id', $fitted->flatten()->pluck('part_id')->filter()->unique())->pluck('name', 'id')->all();
+        $turns = RailTurn::query()->where('machine_id', $machine->id)->orderBy('id')->get();
+        $views = [];
+        foreach ($this->knowledge->families[$machine->family]->positions ?? [] as $position) {
+            $all = $fitted->get($position->code) ?? new Collection;
+            $views[] = $this->position($position, $machine, $all, $parts, $this->faces->from($position, $turns->where('position', $position->code), $all->firstWhere('removed_at', null)));
+        }
+
+        return $views;
+    }
+
+    /**
+     * @param  Collection<int, Fitting>  $all  what sat there, in order
+     * @param  array<int, string>  $parts  id => name
+     */
+    private function position(Position $position, Machine $machine, Collection $all, array $parts, Faces $faces): FittingView
+    {
+        $hours = $machine->hoursRun();
+        $now = $all->firstWhere('removed_at', null);
+        $from = $now?->fitted_hours === null ? null : (float) $now->fitted_hours;
+        $earlier = $all->whereNotNull('removed_at')->sortByDesc('id');
+
+        return new FittingView(
+            position: $position->code,
+            name: $position->name,
+            partClass: $position->partClass,
+            part: $parts[$now->part_id ?? 0] ?? null,
+            fittedAt: $now?->fitted_at->toIso8601String(),
+            fittedHours: $from,
+            // a position nothing was ever fitted to has run as long as the machine
+            hoursOnIt: $hours === null ? null : ($now === null ? ($all->isEmpty() ? $hours : null) : ($from === null ? null : $hours - $from)),
+            replacements: $all->count(),
+            place: ($this->knowledge->wear[$position->partClass] ?? null)?->place,
+            lifeHours: $this->knowledge->lifeHours($position),
+            faces: $position->faces,
+            facesUsed: $faces->used(),
+            upgrade: $now->upgrade ?? false,
+            empty: $now === null && $all->isNotEmpty(),
+            reason: $now?->reason,
+            by: $now?->person?->name,
+            earlier: array_values($earlier->take(5)->map(static fn (Fitting $f): EarlierFittingView => new EarlierFittingView(
+                $parts[$f->part_id ?? 0] ?? null,
+                $f->part_id === null ? null : $f->fitted_at->toIso8601String(),
+                $f->removed_at?->toIso8601String(),
+                $f->removed_hours === null || $f->fitted_hours === null ? null : (float) $f->removed_hours - (float) $f->fitted_hours,
+                match ($f->became) {
+                    'spare' => "kept as a spare, {$f->grade}", 'seller' => 'back to the seller', 'lost' => 'lost', 'scrap' => 'scrapped', default => null
+                },
+                $f->reason,
+            ))->all()),
+        );
+    }
+}

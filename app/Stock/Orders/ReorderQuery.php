@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock\Orders;
+
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use OddBench\Knowledge\Knowledge;
+use OddBench\Stock\LeadTime;
+use OddBench\Stock\Reorder;
+use stdClass;
+
+/** What stands in stock against what is going to be asked for, part by part. */
+final readonly class ReorderQuery
+{
+    private const WEEKS = 52;
+
+    private const CHUNK = 2000;
+
+    /** What it costs to write, watch and unpack an order, in minutes of hands. */
+    private const ORDER_MINUTES = 12;
+
+    /** A part in a bin costs a fifth of its price a year: money, room, what goes out of use (from memory). */
+    private const HOLDING_PCT = 20.0;
+
+    public function __construct(private Knowledge $knowledge, private LeadTimes $leadTimes, private ReviewTimes $reviewTimes, private PlannedUse $planned, private LastOfKind $last)
+    {
+    }
+
+    /**
+     * Used ones and predecessors count with the part that is bought today: their stock is its stock, their use its demand.
+     *
+     * @param  list<int>  $partIds
+     * @return Collection<int, Judged> part id =>; those that are bought somewhere
+     */
+    public function of(array $partIds, int $benchMinuteMinor): Collection
+    {
+        $rows = $this->bought()->whereIntegerInRaw('s.part_id', $partIds)->get();
+
+        return $rows->isEmpty() ? new Collection : $this->judged($this->judge($rows, $this->planned->all(array_values(array_unique(array_filter(array_column($rows->all(), 'class'), is_string(...))))), $benchMinuteMinor));
+    }
+
+    /**
+     * All that should be ordered, the whole shelf looked through some thousand parts at a time.
+     *
+     * @return Collection<int, Judged> part id =>
+     */
+    public function toOrder(int $benchMinuteMinor): Collection
+    {
+        $due = [];
+        $planned = $this->planned->all();
+        $this->bought()->chunkById(self::CHUNK, function (Collection $rows) use (&$due, $planned, $benchMinuteMinor): void {
+            $due += array_filter($this->judge($rows, $planned, $benchMinuteMinor), static fn (array $j): bool => $j['result']['order_packs'] > 0);
+        }, 's.id', 'id');
+
+        return $this->judged($due);
+    }
+
+    /** Where each part that is not counted with another is ordered: bare rows, for the whole shelf is many of them. */
+    private function bought(): Builder
+    {
+        return DB::table('supplies AS s')->join('parts AS p', 'p.id', '=', 's.part_id')->where('s.preferred', true)->whereNull('p.counts_with_id')
+            ->selectRaw('s.id, s.part_id, s.supplier_id, s.pack, s.pack_cost_minor, p.class, p.shelf_life_weeks, p.on_hand, extract(epoch FROM ?::timestamptz - p.created_at) / 604800 AS weeks', [now()->toIso8601String()]);
+    }
+
+    /**
+     * @param  Collection<int, stdClass>  $rows
+     * @param  array<int, array{count: int, tags: list<string>}>  $planned
+     * @return array<int, array{supply: int, reserved: int, onOrder: int, planned: array{count: int, tags: list<string>}, last: string|null, lead: LeadTime, history: list<int>, result: array<string, mixed>}> part id =>
+     */
+    private function judge(Collection $rows, array $planned, int $benchMinuteMinor): array
+    {
+        $ids = array_map(intval(...), array_column($rows->all(), 'part_id'));
+        $figures = new StockFigures(array_values($ids));
+        [$weeks, $onHand, $reserved, $onOrder] = [$figures->weeks(self::WEEKS), $figures->onHand(), $figures->reserved(), $figures->onOrder()];
+        $leads = $this->leadTimes->all();
+        $reviews = $this->reviewTimes->all();
+        $last = $this->last->all(array_values($ids));
+        $judged = [];
+        foreach ($rows as $row) {
+            $id = (int) $row->part_id;
+            $lead = $leads[(int) $row->supplier_id];
+            $known = min(self::WEEKS, (int) floor(max(0.0, (float) $row->weeks)) + 1);
+            $history = array_fill(0, $known, 0);
+            foreach ($weeks[$id] ?? [] as $ago => $taken) {
+                if ($ago < $known) {
+                    $history[$known - 1 - $ago] = max(0, $taken);
+                }
+            }
+            $stocking = $this->knowledge->stocking((string) $row->class);
+            $shelfLife = $row->shelf_life_weeks ?? $stocking->shelfLifeWeeks;
+            $own = $planned[$id] ?? ['count' => 0, 'tags' => []];
+            $judged[$id] = ['supply' => (int) $row->id, 'reserved' => $reserved[$id] ?? 0, 'onOrder' => $onOrder[$id] ?? 0, 'planned' => $own, 'last' => $last[$id] ?? null, 'lead' => $lead, 'history' => array_values($history), 'result' => (new Reorder)->compute([
+                'history' => array_values($history), ...$lead->asked(), 'review_weeks' => $reviews[(int) $row->supplier_id] ?? 0.0, 'service_level' => $stocking->serviceLevel, 'pack_size' => (int) $row->pack,
+                'on_hand' => $onHand[$id] ?? (int) $row->on_hand, 'reserved' => $reserved[$id] ?? 0, 'on_order' => $onOrder[$id] ?? 0, 'planned' => $own['count'], 'order_cost' => self::ORDER_MINUTES * $benchMinuteMinor / 100, 'holding_pct_year' => self::HOLDING_PCT,
+                'unit_cost' => max(0.01, (int) $row->pack_cost_minor / (int) $row->pack / 100), ...($shelfLife === null ? [] : ['shelf_life_weeks' => (float) $shelfLife]), ...(isset($last[$id]) ? ['last_of_kind' => $last[$id]] : []),
+            ])];
+        }
+
+        return $judged;
+    }
+
+    /**
+     * @param  array<int, array{supply: int, reserved: int, onOrder: int, planned: array{count: int, tags: list<string>}, last: string|null, lead: LeadTime, history: list<int>, result: array<string, mixed>}>  $judged
+     * @return Collection<int, Judged>
+     */
+    private function judged(array $judged): Collection
+    {
+        $supplies = Supply::query()->with(['part', 'supplier'])->whereIntegerInRaw('id', array_column($judged, 'supply'))->get()->keyBy('part_id');
+
+        return $supplies->map(static fn (Supply $s): Judged => new Judged(
+            $s, $judged[$s->part_id]['reserved'], $judged[$s->part_id]['onOrder'], $judged[$s->part_id]['planned']['count'], $judged[$s->part_id]['planned']['tags'], $judged[$s->part_id]['last'], $judged[$s->part_id]['lead'], $judged[$s->part_id]['history'], $judged[$s->part_id]['result'],
+        ))->toBase();
+    }
+}
