@@ -1,7 +1,7 @@
 <script lang="ts">
   import { QueryClient, QueryClientProvider } from '@tanstack/svelte-query';
   import { Refusal } from '@/api/client';
-  import Room from '@/Shop/Room.svelte';
+  import { Room } from '@/Shop';
 
   const client = new QueryClient({
     defaultOptions: {

@@ -2,13 +2,13 @@
   import { createQuery, keepPreviousData, useQueryClient } from '@tanstack/svelte-query';
   import type { Snippet } from 'svelte';
   import { api, told } from '@/api/client';
+  import { later } from '@/api/later';
   import { diagnosisQuery, type School } from '@/api/queries';
   import { keepFind } from '@/api/writes';
   import type { Find as FindAnswer, Job } from '@/api/types';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
-  import BeliefChart from './BeliefChart.svelte';
   import ConfirmBar from './ConfirmBar.svelte';
   import DoNext from './DoNext.svelte';
   import FindingList from './FindingList.svelte';
@@ -18,6 +18,9 @@
   import TrialsLink from './TrialsLink.svelte';
 
   let { job, rail }: { job: Job; rail: Snippet } = $props();
+
+  // the picture comes after what is to be done
+  const chart = later(() => import('./BeliefChart.svelte'))();
 
   const client = useQueryClient();
   const me = here();
@@ -84,7 +87,9 @@
       <p class="mt-2 text-quiet" role="status">Working it out…</p>
     {/if}
     <ConfirmBar {job} {may} bind:picked />
-    {#if diagnosis.data}<BeliefChart diagnosis={diagnosis.data} />{/if}
+    {#if diagnosis.data}
+      {#await chart then { default: BeliefChart }}<BeliefChart diagnosis={diagnosis.data} />{/await}
+    {/if}
     <Superseded {job} />
     <TrialsLink {job} />
   </section>

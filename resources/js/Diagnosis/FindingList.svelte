@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Job } from '@/api/types';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import { clock } from '@/ui/format';
   import Key from '@/ui/Key.svelte';

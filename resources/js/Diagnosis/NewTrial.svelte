@@ -1,7 +1,7 @@
 <script lang="ts">
   import { api, sendPhotograph, told } from '@/api/client';
   import type { Trials } from '@/api/types';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { number } from '@/ui/format';

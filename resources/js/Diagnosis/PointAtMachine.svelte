@@ -2,7 +2,7 @@
   import type { Job } from '@/api/types';
   import { labels } from '@/ui/machinePlaces';
   import MachineShape from '@/ui/MachineShape.svelte';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Dialog from '@/ui/Dialog.svelte';
 
   /** Tap a place on the drawn machine, choose what is seen there. */

@@ -3,8 +3,8 @@
   import { api, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Job } from '@/api/types';
-  import SistersOffer from '@/Fleet/SistersOffer.svelte';
-  import { here } from '@/Shop/session.svelte';
+  import { SistersOffer } from '@/Fleet';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Dialog from '@/ui/Dialog.svelte';
   import { clock, percent } from '@/ui/format';

@@ -5,7 +5,7 @@
   import { keepJob, wrote } from '@/api/writes';
   import type { Trials } from '@/api/types';
   import { p, route } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Problem from '@/ui/Problem.svelte';
   import Tag from '@/ui/Tag.svelte';

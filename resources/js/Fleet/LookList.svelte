@@ -5,7 +5,7 @@
   import { lookListQuery } from '@/api/queries';
   import type { LookList } from '@/api/types';
   import { p, route } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import { day, minutes } from '@/ui/format';
   import { places, type Place } from '@/ui/places';

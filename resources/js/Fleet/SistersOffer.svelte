@@ -4,7 +4,7 @@
   import { wrote } from '@/api/writes';
   import type { Confirmed, Job } from '@/api/types';
   import { navigate } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';

@@ -5,7 +5,7 @@
   import { comparedQuery, jobQuery } from '@/api/queries';
   import type { Sheet } from '@/api/types';
   import { p } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import { day, hours } from '@/ui/format';
   import Problem from '@/ui/Problem.svelte';

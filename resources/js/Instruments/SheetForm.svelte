@@ -3,7 +3,7 @@
   import { readInstrument } from '@/api/client';
   import { comparedQuery, jobQuery } from '@/api/queries';
   import type { Read, Sheet } from '@/api/types';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import Press from '@/ui/Press.svelte';

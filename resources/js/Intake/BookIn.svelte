@@ -3,9 +3,9 @@
   import { api, Refusal, told } from '@/api/client';
   import { machineQuery } from '@/api/queries';
   import { keepJob } from '@/api/writes';
-  import ComplaintReader from '@/Diagnosis/ComplaintReader.svelte';
+  import { ComplaintReader } from '@/Diagnosis';
   import { navigate } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import { Draft } from '@/ui/draft.svelte';
   import Field from '@/ui/Field.svelte';

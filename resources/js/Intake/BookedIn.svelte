@@ -5,7 +5,7 @@
   import { keepJob } from '@/api/writes';
   import type { Job } from '@/api/types';
   import { p } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { day, hours } from '@/ui/format';

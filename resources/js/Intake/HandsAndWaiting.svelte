@@ -3,7 +3,7 @@
   import { api, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Job } from '@/api/types';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Dialog from '@/ui/Dialog.svelte';
   import Field from '@/ui/Field.svelte';

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import { machineQuery } from '@/api/queries';
-  import OwedLooks from '@/Fleet/OwedLooks.svelte';
+  import { OwedLooks } from '@/Fleet';
   import { p, route } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import { clock, day, hours, money } from '@/ui/format';
   import Tag from '@/ui/Tag.svelte';
   import PositionList from './PositionList.svelte';

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { createInfiniteQuery } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
-  import LookLists from '@/Fleet/LookLists.svelte';
+  import { LookLists } from '@/Fleet';
   import { p } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Field from '@/ui/Field.svelte';
   import { places, type Place } from '@/ui/places';
   import { hours } from '@/ui/format';

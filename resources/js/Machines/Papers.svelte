@@ -5,7 +5,7 @@
   import { papersQuery } from '@/api/queries';
   import type { Paper } from '@/api/types';
   import { route } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import Problem from '@/ui/Problem.svelte';

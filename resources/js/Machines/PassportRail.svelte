@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Job } from '@/api/types';
-  import OwedLooks from '@/Fleet/OwedLooks.svelte';
+  import { OwedLooks } from '@/Fleet';
   import { p } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import { day, hours } from '@/ui/format';
 
   /** What is known of the machine, beside the work on it. */

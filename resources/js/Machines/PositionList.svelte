@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Fitting } from '@/api/types';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import { day, hours } from '@/ui/format';
 
   /** What sits where, how long it has run, and how long it usually lasts. */

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Fitting } from '@/api/types';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import { hours } from '@/ui/format';
   import { spots, type Traits } from '@/ui/machinePlaces';
   import MachineShape from '@/ui/MachineShape.svelte';

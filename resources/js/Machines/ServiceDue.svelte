@@ -2,7 +2,7 @@
   import { api, told } from '@/api/client';
   import type { Passport } from '@/api/types';
   import { navigate } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';

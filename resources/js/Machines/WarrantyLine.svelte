@@ -3,7 +3,7 @@
   import { api, told } from '@/api/client';
   import { wrote } from '@/api/writes';
   import type { Passport } from '@/api/types';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { day } from '@/ui/format';

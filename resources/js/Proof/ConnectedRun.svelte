@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
+  import { later } from '@/api/later';
   import { runQuery } from '@/api/queries';
   import { keepJob, wrote } from '@/api/writes';
   import type { Job, ProofRun } from '@/api/types';
@@ -9,10 +10,11 @@
   import { number } from '@/ui/format';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
-  import TemperatureCurve from './TemperatureCurve.svelte';
 
   /** The same proofs by a printer on the network: what can be run runs by itself, what must be seen is asked. */
   let { job, may }: { job: Job; may: boolean } = $props();
+
+  const curve = later(() => import('./TemperatureCurve.svelte'))();
 
   const client = useQueryClient();
   const work = new Work();
@@ -155,7 +157,10 @@
         {/each}
       </ol>
       <div class="min-w-0">
-        <TemperatureCurve samples={run.data.samples} mayStray={run.data.mayStrayC} />
+        {#await curve then { default: TemperatureCurve }}<TemperatureCurve
+            samples={run.data.samples}
+            mayStray={run.data.mayStrayC}
+          />{/await}
         {#if run.data.elapsedS !== null}
           <p class="text-sm text-quiet">
             {under ? 'Runs for' : 'Took'}

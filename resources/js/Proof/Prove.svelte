@@ -1,9 +1,9 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import type { Job, Proof } from '@/api/types';
-  import BackTo from '@/Intake/BackTo.svelte';
-  import OnTo from '@/Intake/OnTo.svelte';
-  import { here } from '@/Shop/session.svelte';
+  import BackTo from '@/ui/BackTo.svelte';
+  import OnTo from '@/ui/OnTo.svelte';
+  import { here } from '@/api/session.svelte';
   import { clock } from '@/ui/format';
   import ConnectedRun from './ConnectedRun.svelte';
   import DoProof from './DoProof.svelte';

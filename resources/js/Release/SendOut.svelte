@@ -4,9 +4,9 @@
   import { api, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Job } from '@/api/types';
-  import BackTo from '@/Intake/BackTo.svelte';
+  import BackTo from '@/ui/BackTo.svelte';
   import { p } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { day, number } from '@/ui/format';

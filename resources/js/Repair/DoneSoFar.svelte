@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Job } from '@/api/types';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import { clock } from '@/ui/format';
   import NoteMend from './NoteMend.svelte';
 

@@ -3,12 +3,12 @@
   import type { Snippet } from 'svelte';
   import { fixQuery } from '@/api/queries';
   import type { Job } from '@/api/types';
-  import SistersOffer from '@/Fleet/SistersOffer.svelte';
-  import BackTo from '@/Intake/BackTo.svelte';
-  import OnTo from '@/Intake/OnTo.svelte';
-  import WarrantyChoice from '@/Machines/WarrantyChoice.svelte';
+  import { SistersOffer } from '@/Fleet';
+  import BackTo from '@/ui/BackTo.svelte';
+  import OnTo from '@/ui/OnTo.svelte';
+  import { WarrantyChoice } from '@/Machines';
   import { p } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import { onKeys } from '@/ui/keys';
   import Key from '@/ui/Key.svelte';

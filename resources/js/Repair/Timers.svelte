@@ -4,7 +4,7 @@
   import { keepJob } from '@/api/writes';
   import type { Timer } from '@/api/types';
   import { p } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Countdown from '@/ui/Countdown.svelte';
   import { now } from '@/ui/now.svelte';
   import { ring } from '@/ui/ring';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Confirmed, Job } from '@/api/types';
   import { p } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import { day } from '@/ui/format';
   import NoteMend from './NoteMend.svelte';

@@ -3,7 +3,7 @@
   import { fixQuery, jobQuery } from '@/api/queries';
   import type { Fix } from '@/api/types';
   import { p, route } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import { day } from '@/ui/format';
   import Tag from '@/ui/Tag.svelte';

@@ -4,8 +4,8 @@
   import { api, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Job } from '@/api/types';
-  import OnTo from '@/Intake/OnTo.svelte';
-  import { here } from '@/Shop/session.svelte';
+  import OnTo from '@/ui/OnTo.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';

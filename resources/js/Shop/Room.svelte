@@ -4,11 +4,11 @@
   import { api, told } from '@/api/client';
   import { connection } from '@/api/connection.svelte';
   import { knowledgeQuery } from '@/api/queries';
-  import HeatAlarm from '@/Proof/HeatAlarm.svelte';
+  import { HeatAlarm } from '@/Proof';
   import '@/router';
   import type { Session } from '@/api/types';
   import Login from './Login.svelte';
-  import { Here, provideHere } from './session.svelte';
+  import { Here, provideHere } from '@/api/session.svelte';
   import Top from './Top.svelte';
 
   const client = useQueryClient();

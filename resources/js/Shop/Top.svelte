@@ -2,14 +2,14 @@
   import { createQuery } from '@tanstack/svelte-query';
   import type { Snippet } from 'svelte';
   import { benchQuery } from '@/api/queries';
-  import Timers from '@/Repair/Timers.svelte';
+  import { Timers } from '@/Repair';
   import { navigate, p, route } from '@/router';
   import { onKeys } from '@/ui/keys';
   import Key from '@/ui/Key.svelte';
   import { now } from '@/ui/now.svelte';
   import KeysHelp from './KeysHelp.svelte';
   import ScanField from './ScanField.svelte';
-  import { here } from './session.svelte';
+  import { here } from '@/api/session.svelte';
 
   let { children, leave }: { children: Snippet; leave: () => Promise<void> } = $props();
 

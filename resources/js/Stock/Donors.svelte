@@ -5,7 +5,7 @@
   import { donorsQuery } from '@/api/queries';
   import type { DonorPosition, Donors } from '@/api/types';
   import { p } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { figure } from '@/ui/figure';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { api, sendFile, told } from '@/api/client';
   import type { PartPage } from '@/api/types';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { figure, whole } from '@/ui/figure';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { api, told } from '@/api/client';
   import type { Spools } from '@/api/types';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Dialog from '@/ui/Dialog.svelte';
   import Field from '@/ui/Field.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { api, Refusal, told } from '@/api/client';
   import type { Orders } from '@/api/types';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { day, money, number } from '@/ui/format';

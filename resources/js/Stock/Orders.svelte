@@ -3,7 +3,7 @@
   import { ordersQuery } from '@/api/queries';
   import { wrote } from '@/api/writes';
   import type { Orders } from '@/api/types';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import { day, money } from '@/ui/format';
   import OpenOrder from './OpenOrder.svelte';
   import Proposal from './Proposal.svelte';

@@ -5,7 +5,7 @@
   import { partQuery } from '@/api/queries';
   import type { PartPage } from '@/api/types';
   import { p, route } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import { day, hours, money } from '@/ui/format';
   import { smaller } from '@/ui/photograph';

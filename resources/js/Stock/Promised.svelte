@@ -2,7 +2,7 @@
   import { api, told } from '@/api/client';
   import type { PartPage } from '@/api/types';
   import { p } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { whole } from '@/ui/figure';

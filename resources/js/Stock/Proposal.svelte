@@ -2,7 +2,7 @@
   import { api, Refusal, told } from '@/api/client';
   import type { Orders } from '@/api/types';
   import { p } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import { money, number } from '@/ui/format';
   import Problem from '@/ui/Problem.svelte';

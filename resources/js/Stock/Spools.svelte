@@ -3,7 +3,7 @@
   import { spoolsQuery } from '@/api/queries';
   import { wrote } from '@/api/writes';
   import type { Spool, Spools } from '@/api/types';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import { day } from '@/ui/format';
   import NewSpool from './NewSpool.svelte';

@@ -4,7 +4,7 @@
   import { wrote } from '@/api/writes';
   import { stocktakesQuery } from '@/api/queries';
   import type { BinSheet, Stocktakes } from '@/api/types';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { clock, day, money } from '@/ui/format';

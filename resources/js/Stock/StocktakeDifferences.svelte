@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Stocktakes } from '@/api/types';
   import { p } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import { money } from '@/ui/format';
 

@@ -4,7 +4,7 @@
   import { wrote } from '@/api/writes';
   import { stockFilesQuery } from '@/api/queries';
   import type { StockFile } from '@/api/types';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import { clock, day } from '@/ui/format';
   import Press from '@/ui/Press.svelte';

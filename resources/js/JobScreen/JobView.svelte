@@ -1,19 +1,25 @@
 <script lang="ts">
   import type { Job, Station } from '@/api/types';
-  import Find from '@/Diagnosis/Find.svelte';
-  import PassportRail from '@/Machines/PassportRail.svelte';
-  import Prove from '@/Proof/Prove.svelte';
-  import SendOut from '@/Release/SendOut.svelte';
-  import Fix from '@/Repair/Fix.svelte';
+  import { laterFind } from '@/Diagnosis';
+  import { PassportRail } from '@/Machines';
+  import { laterProve } from '@/Proof';
+  import { laterSendOut } from '@/Release';
+  import { laterFix } from '@/Repair';
   import { p } from '@/router';
-  import MakeSafe from '@/Safety/MakeSafe.svelte';
-  import RedTagPanel from '@/Safety/RedTagPanel.svelte';
+  import { laterMakeSafe, RedTagPanel } from '@/Safety';
   import Tag from '@/ui/Tag.svelte';
-  import BookedIn from './BookedIn.svelte';
-  import HandsAndWaiting from './HandsAndWaiting.svelte';
-  import StationRuler from './StationRuler.svelte';
+  import { BookedIn, HandsAndWaiting, StationRuler } from '@/Intake';
 
   let { job }: { job: Job } = $props();
+
+  // a station’s script comes when it is looked at
+  const stations = {
+    safety: laterMakeSafe,
+    diagnosis: laterFind,
+    repair: laterFix,
+    proof: laterProve,
+    release: laterSendOut,
+  };
 
   // follows the job from station to station, unless somebody chose to look at another
   let chosen = $state<{ at: Station; station: Station } | null>(null);
@@ -59,16 +65,8 @@
   <div class={tall ? 'max-lg:mt-3 max-lg:flex max-lg:flex-col max-lg:gap-5 lg:contents' : 'mt-3'}>
     {#if viewed === 'intake'}
       <BookedIn {job} {rail} />
-    {:else if viewed === 'safety'}
-      <MakeSafe {job} {rail} />
-    {:else if viewed === 'diagnosis'}
-      <Find {job} {rail} />
-    {:else if viewed === 'repair'}
-      <Fix {job} {rail} />
-    {:else if viewed === 'proof'}
-      <Prove {job} {rail} />
     {:else}
-      <SendOut {job} {rail} />
+      {#await stations[viewed]() then { default: Station }}<Station {job} {rail} />{/await}
     {/if}
   </div>
 </main>

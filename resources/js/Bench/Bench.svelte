@@ -5,7 +5,7 @@
   import { keepJob } from '@/api/writes';
   import type { BenchLine } from '@/api/types';
   import { navigate, p } from '@/router';
-  import { here } from '@/Shop/session.svelte';
+  import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import { clock, promised, since } from '@/ui/format';
   import { rowKeys } from '@/ui/rows';

@@ -1,0 +1,3 @@
+// The doors of this room: what others may use of it.
+export { default as PassportRail } from './PassportRail.svelte';
+export { default as WarrantyChoice } from './WarrantyChoice.svelte';

@@ -1,0 +1,2 @@
+// The doors of this room: what others may use of it.
+export { default as Room } from './Room.svelte';
