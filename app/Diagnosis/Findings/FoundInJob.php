@@ -10,12 +10,11 @@ use App\Intake\JobPart;
 use App\Intake\JobState;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Collection as Jobs;
+use WeakMap;
 
 /** What was found in a job and what was made of it, withdrawn and superseded ones among them. */
 final readonly class FoundInJob implements JobPart
 {
-    private const CARRIED = 'ever-found';
-
     /**
      * @param  Collection<int, JobFinding>  $everFound
      * @param  Collection<int, Confirmed>  $diagnoses
@@ -31,7 +30,7 @@ final readonly class FoundInJob implements JobPart
 
     public static function read(Jobs $jobs): array
     {
-        $unread = $jobs->reject(static fn (Job $job): bool => $job->relationLoaded(self::CARRIED))->pluck('id');
+        $unread = $jobs->reject(static fn (Job $job): bool => self::carriedBy($job) !== null)->pluck('id');
         $found = $unread->isEmpty() ? new Collection : JobFinding::query()->whereIn('job_id', $unread)->orderBy('id')->get()->groupBy('job_id');
         $diagnoses = Confirmed::query()->whereIn('job_id', $jobs->pluck('id'))->orderBy('id')->get()->groupBy('job_id');
         $parts = [];
@@ -43,14 +42,18 @@ final readonly class FoundInJob implements JobPart
     }
 
     /**
-     * Every finding of a job that is locked for a write, read once and carried with it: whoever adds one adds it here too.
+     * Every finding of a job that is locked for a write, read once for as long as the write lasts: whoever adds one adds it
+     * here too.
      *
      * @return Collection<int, JobFinding>
      */
     public static function carry(Job $locked): Collection
     {
-        $carried = self::carriedBy($locked) ?? JobFinding::query()->where('job_id', $locked->id)->orderBy('id')->get();
-        $locked->setRelation(self::CARRIED, $carried);
+        $carried = self::carriedBy($locked);
+        if ($carried === null) {
+            $carried = JobFinding::query()->where('job_id', $locked->id)->orderBy('id')->get();
+            self::carried()[$locked] = [$locked->version, $carried];
+        }
 
         return $carried;
     }
@@ -58,8 +61,19 @@ final readonly class FoundInJob implements JobPart
     /** @return Collection<int, JobFinding>|null */
     private static function carriedBy(Job $job): ?Collection
     {
-        /** @var Collection<int, JobFinding>|null */
-        return $job->relationLoaded(self::CARRIED) ? $job->getRelation(self::CARRIED) : null;
+        [$version, $carried] = self::carried()[$job] ?? [null, null];
+
+        // a write raises the version by one; what was carried through it is of no later one
+        return $version !== null && $job->version - $version <= 1 ? $carried : null;
+    }
+
+    /** @return WeakMap<Job, array{int, Collection<int, JobFinding>}> */
+    private static function carried(): WeakMap
+    {
+        /** @var WeakMap<Job, array{int, Collection<int, JobFinding>}>|null $carried */
+        static $carried = null;
+
+        return $carried ??= new WeakMap;
     }
 
     /** @return Collection<int, JobFinding> those that stand */
