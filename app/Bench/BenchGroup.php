@@ -13,7 +13,7 @@ final readonly class BenchGroup extends View
 {
     /** @param  list<BenchLine>  $lines */
     public function __construct(
-        #[OA\Property(enum: ['hands-on', 'ready', 'itself', 'waiting', 'to-go'])] public string $code,
+        #[OA\Property(enum: GroupCode::class)] public string $code,
         #[OA\Property] public string $name,
         #[OA\Property] public string $summary,
         #[OA\Property(type: 'array', items: new OA\Items(ref: BenchLine::class))] public array $lines,

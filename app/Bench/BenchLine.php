@@ -6,6 +6,7 @@ namespace App\Bench;
 
 use App\Api\View;
 use App\Intake\Job;
+use OddBench\Intake\Station;
 use OddBench\Knowledge\Knowledge;
 use OpenApi\Attributes as OA;
 
@@ -17,7 +18,7 @@ final readonly class BenchLine extends View
         #[OA\Property] public string $tag,
         #[OA\Property] public string $familyName,
         #[OA\Property] public ?string $owner,
-        #[OA\Property(enum: ['intake', 'safety', 'diagnosis', 'repair', 'proof', 'release'])] public string $station,
+        #[OA\Property(enum: Station::class)] public string $station,
         #[OA\Property] public string $stationName,
         #[OA\Property] public string $kind,
         #[OA\Property] public string $next,

@@ -15,7 +15,7 @@ final readonly class SheetInputView extends View
         #[OA\Property] public string $key,
         #[OA\Property] public string $label,
         #[OA\Property] public string $unit,
-        #[OA\Property(enum: ['number', 'choice', 'text', 'numbers', 'pairs', 'points', 'screws', 'file'])] public string $kind,
+        #[OA\Property(enum: InputKind::class)] public string $kind,
         #[OA\Property] public string $start,
         #[OA\Property] public bool $optional,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $choices,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Api\View;
+use OddBench\Intake\Station;
 use OpenApi\Attributes as OA;
 
 /** A mark of the station ruler. */
@@ -13,7 +14,7 @@ final readonly class StationView extends View
 {
     /** @param  list<string>  $obstacles why the job cannot go there yet */
     public function __construct(
-        #[OA\Property(enum: ['intake', 'safety', 'diagnosis', 'repair', 'proof', 'release'])] public string $code,
+        #[OA\Property(enum: Station::class)] public string $code,
         #[OA\Property] public string $name,
         #[OA\Property(description: 'minutes of hands spent here')] public float $minutes,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $obstacles,

@@ -18,6 +18,8 @@ use App\Repair\MendView;
 use App\Repair\Positions\FittingView;
 use App\Safety\RedTagView;
 use App\Stock\Shelf\MovementView;
+use OddBench\Intake\JobKind;
+use OddBench\Intake\Station;
 use OpenApi\Attributes as OA;
 
 /** A job with everything its screen shows, the ranking of faults apart. */
@@ -41,8 +43,8 @@ final readonly class WholeJobView extends JobView
         #[OA\Property] public int $id,
         #[OA\Property] public int $version,
         #[OA\Property] public MachineSummary $machine,
-        #[OA\Property(enum: ['repair', 'service', 'upgrade', 'inspection', 'refurbish'])] public string $kind,
-        #[OA\Property(enum: ['intake', 'safety', 'diagnosis', 'repair', 'proof', 'release'])] public string $station,
+        #[OA\Property(enum: JobKind::class)] public string $kind,
+        #[OA\Property(enum: Station::class)] public string $station,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StationView::class))] public array $stations,
         #[OA\Property] public string $complaint,
         #[OA\Property] public ?string $screenSaid,

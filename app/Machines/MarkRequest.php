@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Machines;
 
 use App\Api\Form;
+use Illuminate\Validation\Rule;
 
 final class MarkRequest extends Form
 {
@@ -12,7 +13,7 @@ final class MarkRequest extends Form
     public function rules(): array
     {
         return [
-            'kind' => ['required', 'string', 'in:position,socket'],
+            'kind' => ['required', 'string', Rule::enum(MarkKind::class)],
             'code' => ['required', 'string', 'max:60'],
             'page' => ['nullable', 'integer', 'min:1', 'max:2000'],
             'x' => ['nullable', 'numeric', 'min:0', 'max:1'],

@@ -16,7 +16,7 @@ final readonly class PaperMarkView extends View
         #[OA\Property] public int $page,
         #[OA\Property(description: '0 to 1 from the left')] public ?float $x,
         #[OA\Property(description: '0 to 1 from the top')] public ?float $y,
-        #[OA\Property(enum: ['position', 'socket'])] public string $kind,
+        #[OA\Property(enum: MarkKind::class)] public string $kind,
         #[OA\Property] public string $code,
         #[OA\Property] public string $name,
     ) {

@@ -12,11 +12,11 @@ use OpenApi\Attributes as OA;
 final readonly class WarrantyView extends View
 {
     public function __construct(
-        #[OA\Property(enum: ['maker', 'seller'])] public string $by,
+        #[OA\Property(enum: WarrantyBy::class)] public string $by,
         #[OA\Property] public string $until,
         #[OA\Property] public ?string $note,
         #[OA\Property] public bool $runs,
-        #[OA\Property(enum: ['claim', 'mend'])] public ?string $choice,
+        #[OA\Property(enum: WarrantyChoice::class)] public ?string $choice,
     ) {
     }
 

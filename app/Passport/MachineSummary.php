@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Passport;
 
 use App\Api\View;
+use App\Machines\HeldAs;
 use App\Machines\Machine;
 use OddBench\Knowledge\Knowledge;
 use OpenApi\Attributes as OA;
@@ -18,7 +19,7 @@ final readonly class MachineSummary extends View
         #[OA\Property] public string $family,
         #[OA\Property] public string $familyName,
         #[OA\Property] public ?string $serial,
-        #[OA\Property(enum: ['owner', 'farm', 'resale'])] public string $heldAs,
+        #[OA\Property(enum: HeldAs::class)] public string $heldAs,
         #[OA\Property] public ?string $owner,
         #[OA\Property] public ?float $hours,
         #[OA\Property] public string $place,

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Passport;
 
 use App\Api\Form;
+use App\Machines\WarrantyBy;
+use Illuminate\Validation\Rule;
 
 final class WarrantyRequest extends Form
 {
@@ -12,7 +14,7 @@ final class WarrantyRequest extends Form
     public function rules(): array
     {
         return [
-            'by' => ['nullable', 'string', 'in:maker,seller'],
+            'by' => ['nullable', 'string', Rule::enum(WarrantyBy::class)],
             'until' => ['nullable', 'date_format:Y-m-d'],
             'note' => ['nullable', 'string', 'max:200'],
         ];

@@ -22,7 +22,7 @@ final readonly class ProofView extends View
         #[OA\Property] public string $limits,
         #[OA\Property] public ?string $caution,
         #[OA\Property] public ?string $failsAs,
-        #[OA\Property(enum: ['open', 'later', 'passed', 'failed'])] public string $standing,
+        #[OA\Property(enum: ProofStanding::class)] public string $standing,
         #[OA\Property] public ?float $value,
         #[OA\Property] public ?string $by,
         #[OA\Property] public ?string $at,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Release;
 
 use App\Api\View;
+use OddBench\Release\Grade;
 use OpenApi\Attributes as OA;
 
 /** A place the machine can go to, and what stands against it. */
@@ -23,7 +24,7 @@ final readonly class WayOutView extends View
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $reasonsAgainst,
         #[OA\Property(description: 'days the shop stands for a repair unless told otherwise; null where no repair is stood for')] public ?int $warrantyDays,
         #[OA\Property] public ?int $warrantyHours,
-        #[OA\Property(enum: ['fresh', 'good', 'used', 'worn'], description: 'of a machine for sale')] public ?string $grade,
+        #[OA\Property(enum: Grade::class, description: 'of a machine for sale')] public ?string $grade,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $gradeBecause,
     ) {
     }

@@ -12,7 +12,7 @@ use OpenApi\Attributes as OA;
 final readonly class ScanHit extends View
 {
     public function __construct(
-        #[OA\Property(enum: ['machine', 'job', 'part', 'spool'])] public string $kind,
+        #[OA\Property(enum: HitKind::class)] public string $kind,
         #[OA\Property(description: 'tag, job number, part number or spool code')] public string $key,
         #[OA\Property] public string $title,
         #[OA\Property] public string $detail,

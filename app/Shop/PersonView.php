@@ -13,7 +13,7 @@ final readonly class PersonView extends View
     public function __construct(
         #[OA\Property] public int $id,
         #[OA\Property] public string $name,
-        #[OA\Property(enum: ['technician', 'lead', 'counter', 'read-only'])] public string $role,
+        #[OA\Property(enum: Role::class)] public string $role,
         #[OA\Property] public bool $worksAtTheBench,
         #[OA\Property] public bool $meetsOwners,
         #[OA\Property] public bool $isLead,

@@ -20,7 +20,7 @@ final readonly class StepView extends View
      */
     public function __construct(
         #[OA\Property] public string $code,
-        #[OA\Property(enum: ['check', 'sweep', 'swap', 'mend'])] public string $kind,
+        #[OA\Property(enum: StepKind::class)] public string $kind,
         #[OA\Property] public string $name,
         #[OA\Property(description: 'the one finding a yes or no is about')] public ?string $finding,
         #[OA\Property(description: 'that finding in words')] public ?string $asks,

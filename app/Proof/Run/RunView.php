@@ -19,7 +19,7 @@ final readonly class RunView extends View
      */
     public function __construct(
         #[OA\Property] public ?int $id,
-        #[OA\Property(enum: ['none', 'waiting', 'running', 'asking', 'passed', 'failed', 'stopped', 'lost'])] public string $state,
+        #[OA\Property(enum: RunState::class)] public string $state,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StageView::class))] public array $stages,
         #[OA\Property] public ?string $question,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $choices,
@@ -30,7 +30,7 @@ final readonly class RunView extends View
         #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))] public array $samples,
         #[OA\Property(description: 's since it began, or how long it took')] public ?float $elapsedS,
         #[OA\Property(description: 'about how many s are left, people’s answers apart')] public ?float $remainingS,
-        #[OA\Property(enum: ['cold', 'hot', 'unconfirmed', 'off'], description: 'off: the printer itself has said so')] public string $heat,
+        #[OA\Property(enum: HeatState::class, description: 'off: the printer itself has said so')] public string $heat,
         #[OA\Property] public ?float $hotendC,
         #[OA\Property] public ?float $bedC,
         #[OA\Property(description: 's since the printer said so')] public ?float $temperatureAgeS,

@@ -14,7 +14,7 @@ final readonly class StageView extends View
     public function __construct(
         #[OA\Property] public string $code,
         #[OA\Property] public string $name,
-        #[OA\Property(enum: ['passed', 'failed', 'now', 'later'])] public string $standing,
+        #[OA\Property(enum: StageStanding::class)] public string $standing,
         #[OA\Property] public ?string $words,
     ) {
     }

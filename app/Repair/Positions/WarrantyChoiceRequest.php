@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Repair\Positions;
 
 use App\Api\Form;
+use App\Machines\WarrantyChoice;
+use Illuminate\Validation\Rule;
 
 final class WarrantyChoiceRequest extends Form
 {
@@ -12,7 +14,7 @@ final class WarrantyChoiceRequest extends Form
     public function rules(): array
     {
         return [
-            'choice' => ['required', 'string', 'in:claim,mend'],
+            'choice' => ['required', 'string', Rule::enum(WarrantyChoice::class)],
             'note' => ['nullable', 'string', 'max:200'],
         ];
     }

@@ -15,7 +15,7 @@ final readonly class DifferenceView extends View
      * @param  list<int>  $steps  numbers
      */
     public function __construct(
-        #[OA\Property(enum: ['fastener', 'connector', 'part', 'pass'])] public string $kind,
+        #[OA\Property(enum: DifferenceKind::class)] public string $kind,
         #[OA\Property] public string $what,
         #[OA\Property] public int $out,
         #[OA\Property] public int $in,

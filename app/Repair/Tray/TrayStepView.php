@@ -25,7 +25,7 @@ final readonly class TrayStepView extends View
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $parts,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $waitsFor,
         #[OA\Property(description: 'can be ticked now')] public bool $open,
-        #[OA\Property(enum: ['off', 'first', 'back'])] public string $standing,
+        #[OA\Property(enum: StepState::class)] public string $standing,
         #[OA\Property] public ?int $cell,
         #[OA\Property] public ?string $wayRound,
         #[OA\Property] public ?string $caution,

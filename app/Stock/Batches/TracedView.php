@@ -17,7 +17,7 @@ final readonly class TracedView extends View
         #[OA\Property] public string $tag,
         #[OA\Property] public ?string $position,
         #[OA\Property] public string $at,
-        #[OA\Property(enum: ['certain', 'likely', 'possible'])] public string $odds,
+        #[OA\Property(enum: Traced::class)] public string $odds,
         #[OA\Property(description: 'it sits where it was fitted')] public bool $stillThere,
     ) {
     }

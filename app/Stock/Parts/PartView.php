@@ -7,6 +7,7 @@ namespace App\Stock\Parts;
 use App\Api\View;
 use App\Stock\Orders\Judged;
 use OddBench\Knowledge\Knowledge;
+use OddBench\Stock\SpareGrade;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema]
@@ -24,7 +25,7 @@ final readonly class PartView extends View
         #[OA\Property(description: 'weeks what is free lasts; null where nothing is asked for, or nobody sells it')] public ?float $coverWeeks,
         #[OA\Property(description: 'weeks the reorder point is worth')] public ?float $orderAtWeeks,
         #[OA\Property] public bool $toOrder,
-        #[OA\Property(enum: ['new', 'tested', 'untested'])] public string $grade,
+        #[OA\Property(enum: SpareGrade::class)] public string $grade,
         #[OA\Property(description: 'parts of a bad batch may lie among them')] public bool $suspect,
     ) {
     }

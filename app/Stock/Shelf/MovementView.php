@@ -15,7 +15,7 @@ final readonly class MovementView extends View
         #[OA\Property] public string $part,
         #[OA\Property] public string $partName,
         #[OA\Property] public string $bin,
-        #[OA\Property(enum: ['received', 'used', 'returned', 'counted', 'scrapped', 'salvaged', 'made', 'moved'])] public string $kind,
+        #[OA\Property(enum: MovementKind::class)] public string $kind,
         #[OA\Property] public int $quantity,
         #[OA\Property] public int $valueMinor,
         #[OA\Property] public ?int $job,

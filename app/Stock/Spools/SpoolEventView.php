@@ -12,7 +12,7 @@ use OpenApi\Attributes as OA;
 final readonly class SpoolEventView extends View
 {
     public function __construct(
-        #[OA\Property(enum: ['opened', 'weighed', 'dried', 'used', 'job', 'ended'])] public string $kind,
+        #[OA\Property(enum: SpoolEventKind::class)] public string $kind,
         #[OA\Property(description: 'left after it')] public ?float $grams,
         #[OA\Property] public ?float $hours,
         #[OA\Property] public ?float $celsius,

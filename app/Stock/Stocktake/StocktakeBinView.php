@@ -14,7 +14,7 @@ final readonly class StocktakeBinView extends View
     public function __construct(
         #[OA\Property] public string $bin,
         #[OA\Property] public int $parts,
-        #[OA\Property(enum: ['waiting', 'begun', 'done'])] public string $state,
+        #[OA\Property(enum: BinState::class)] public string $state,
         #[OA\Property] public ?string $by,
     ) {
     }

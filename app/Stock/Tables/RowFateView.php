@@ -13,7 +13,7 @@ final readonly class RowFateView extends View
 {
     public function __construct(
         #[OA\Property] public int $line,
-        #[OA\Property(enum: ['new', 'changed', 'same', 'moves', 'odd', 'wrong'])] public string $fate,
+        #[OA\Property(enum: Fate::class)] public string $fate,
         #[OA\Property] public string $what,
         #[OA\Property] public ?string $field,
         #[OA\Property] public string $message,

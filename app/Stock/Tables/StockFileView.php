@@ -14,7 +14,7 @@ final readonly class StockFileView extends View
     /** @param  list<RowFateView>  $rows */
     public function __construct(
         #[OA\Property] public int $id,
-        #[OA\Property(enum: ['parts', 'stock', 'movements'])] public string $kind,
+        #[OA\Property(enum: TableKind::class)] public string $kind,
         #[OA\Property] public string $name,
         #[OA\Property] public string $by,
         #[OA\Property] public string $at,
