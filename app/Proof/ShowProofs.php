@@ -40,7 +40,7 @@ final readonly class ShowProofs
                 },
                 $result?->value, $result?->person->name, $result?->at->toIso8601String(), $result?->waived_because, ! $proof->neverWaived,
                 $proof->log !== null,
-                isset(StageProofs::PRINTS[$proof->code]) ? "/files/jobs/{$job->id}/".StageProofs::PRINTS[$proof->code].'.gcode' : null,
+                StageProofs::print($proof->code) === null ? null : "/files/jobs/{$job->id}/".StageProofs::print($proof->code).'.gcode',
                 $result?->note,
                 $result?->photograph_id === null ? null : "/files/photographs/{$result->photograph_id}.jpg",
             );

@@ -10,26 +10,17 @@ use OddBench\Proof\Plan as ProofPlan;
 use OddBench\Proof\Prints\Bed;
 use OddBench\Proof\Run\Limits;
 use OddBench\Proof\Run\Plan;
+use OddBench\Proof\Run\RunStage;
 
 /** Which proof each stage of a run shows, and what a run of a job is to do. */
 final class StageProofs
 {
-    /** proof => stage that shows it */
-    public const SHOWS = [
-        'power-on' => 'smoke', 'fans-turn' => 'smoke', 'home' => 'homing', 'full-travel' => 'travel', 'hotend-hold' => 'hotend-hold', 'bed-hold' => 'bed-hold',
-        'heat-moving' => 'heat-moving', 'runaway-hotend' => 'runaway-hotend', 'runaway-bed' => 'runaway-bed', 'first-layer' => 'first-layer', 'small-print' => 'print',
-        'feeder-slots' => 'slots', 'feeder-print' => 'slot-prints', 'materials-print' => 'materials', 'long-print' => 'long',
-    ];
-
-    /** proof => print that shows it */
-    public const PRINTS = ['heat-moving' => 'loom-slab', 'first-layer' => 'first-layer', 'small-print' => 'ring', 'feeder-slots' => 'slots', 'feeder-print' => 'slot-rings', 'materials-print' => 'materials', 'long-print' => 'long'];
-
-    public const NAMES = [
-        'identify' => 'Connect, room temperature', 'smoke' => 'No smoke, fans turn', 'homing' => 'Home on the switches', 'travel' => 'Full travel, no step lost',
-        'hotend-hold' => 'Hot end heats and holds', 'bed-hold' => 'Bed heats and holds', 'runaway-hotend' => 'Runaway test, hot end', 'runaway-bed' => 'Runaway test, bed',
-        'heat-moving' => 'Heat while it moves', 'free-air' => 'Extrude in free air', 'first-layer' => 'First layer, five patches', 'print' => 'Small print from storage', 'slots' => 'Every feeder slot',
-        'slot-prints' => 'A ring from each slot', 'materials' => 'Several materials', 'long' => 'A long print, three hours',
-    ];
+    /** The print that shows a proof, for a printer that is not connected; nothing where none does. */
+    public static function print(string $proof): ?string
+    {
+        // heat that fails while it moves is shown by a slab as well, which bends the loom
+        return $proof === 'heat-moving' ? 'loom-slab' : RunStage::showing($proof)?->print()?->value;
+    }
 
     /**
      * @param  list<string>  $owed  proofs
@@ -37,12 +28,12 @@ final class StageProofs
      */
     public static function stages(array $owed): array
     {
-        $stages = array_values(array_intersect_key(self::SHOWS, array_flip($owed)));
-        if (array_intersect(['print', 'first-layer'], $stages) !== []) {
-            $stages[] = 'free-air';
+        $stages = array_values(array_filter(array_map(RunStage::showing(...), $owed)));
+        if (array_intersect_key([RunStage::Print->value => 0, RunStage::FirstLayer->value => 0], array_flip(array_column($stages, 'value'))) !== []) {
+            $stages[] = RunStage::FreeAir;
         }
 
-        return Plan::stages($stages);
+        return Plan::stages(array_column($stages, 'value'));
     }
 
     /**

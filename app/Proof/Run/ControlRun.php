@@ -25,6 +25,7 @@ use OddBench\Intake\Station;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\Stage;
 use OddBench\Proof\Owed;
+use OddBench\Proof\Run\RunStage;
 
 /** Starts a proof run, answers it, stops it, and takes what failed back to Find. */
 final readonly class ControlRun
@@ -62,7 +63,7 @@ final readonly class ControlRun
             $job->machine->update(['printer_host' => $host, 'printer_port' => $port]);
             ProofRun::query()->create(['job_id' => $job->id, 'machine_id' => $job->machine_id, 'address' => $address, 'stages' => $stages, 'state' => 'waiting', 'results' => (object) [], 'person_id' => $by->id, 'began_at' => now()]);
 
-            return new Said('run', 'Proof run begun: '.implode(', ', array_map(static fn (string $s): string => mb_strtolower(StageProofs::NAMES[$s]), $stages)));
+            return new Said('run', 'Proof run begun: '.implode(', ', array_map(static fn (string $s): string => mb_strtolower(RunStage::from($s)->words()), $stages)));
         }, at: OnlyAt::the('runs are started', Station::Proof));
     }
 

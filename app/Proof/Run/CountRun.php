@@ -8,9 +8,9 @@ use App\Api\Refused;
 use App\Intake\JobState;
 use App\Proof\OwedQuery;
 use App\Proof\RecordProof;
-use App\Proof\StageProofs;
 use OddBench\Input\InputError;
 use OddBench\Intake\Station;
+use OddBench\Proof\Run\RunStage;
 
 /** Writes down as proofs what a run has shown, as far as their stages are open; what is proved by hand opens the others. */
 final readonly class CountRun
@@ -30,7 +30,7 @@ final readonly class CountRun
             $again = false;
             $state = JobState::of($job);
             foreach ($this->owed->plan($state)->missing($this->owed->passed($state)) as $owed) {
-                $result = $run->results[StageProofs::SHOWS[$owed->proof->code] ?? ''] ?? null;
+                $result = $run->results[RunStage::showing($owed->proof->code)->value ?? ''] ?? null;
                 if ($result === null || ! $result['passed'] || ($owed->proof->unit !== null && $result['value'] === null)) {
                     continue;
                 }

@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 use OddBench\Intake\Station;
 use OddBench\Proof\Run\HeatStages;
 use OddBench\Proof\Run\Packed;
-use OddBench\Proof\Run\Plan;
+use OddBench\Proof\Run\RunStage;
 use OddBench\Proof\Run\Sample;
 
 /** Reads the newest run of a job with its curve. */
@@ -65,7 +65,11 @@ final readonly class RunQuery
         }
         $state = JobState::of($job);
 
-        return array_map(static fn (string $stage): StageOfferView => new StageOfferView($stage, StageProofs::NAMES[$stage], Plan::about($stage), in_array($stage, Plan::ALWAYS, true)), StageProofs::owed($this->owed->plan($state), $this->owed->passed($state)));
+        return array_map(static function (string $code): StageOfferView {
+            $stage = RunStage::from($code);
+
+            return new StageOfferView($code, $stage->words(), $stage->aboutS(), $stage->isAlwaysOwed());
+        }, StageProofs::owed($this->owed->plan($state), $this->owed->passed($state)));
     }
 
     private function remaining(ProofRun $run): float
@@ -73,7 +77,13 @@ final readonly class RunQuery
         $later = array_diff($run->stages, array_keys($run->results), [$run->stage]);
         $in = $run->stage_since === null ? 0 : now()->getTimestamp() - $run->stage_since->getTimestamp();
 
-        return array_sum(array_map(Plan::about(...), $later)) + ($run->stage === null ? 0.0 : max(0.0, Plan::about($run->stage) - $in));
+        return array_sum(array_map(self::about(...), $later)) + ($run->stage === null ? 0.0 : max(0.0, self::about($run->stage) - $in));
+    }
+
+    /** s; a stage of an older release takes nobody knows how long. */
+    private static function about(string $stage): float
+    {
+        return RunStage::tryFrom($stage)?->aboutS() ?? 0.0;
     }
 
     /**
@@ -101,6 +111,6 @@ final readonly class RunQuery
             default => 'later',
         };
 
-        return new StageView($stage, StageProofs::NAMES[$stage] ?? $stage, $standing, $result['words'] ?? null);
+        return new StageView($stage, RunStage::tryFrom($stage)?->words() ?? $stage, $standing, $result['words'] ?? null);
     }
 }

@@ -6,7 +6,7 @@ namespace App\Proof\Run;
 
 use App\Api\Form;
 use Illuminate\Validation\Rule;
-use OddBench\Proof\Run\Plan;
+use OddBench\Proof\Run\RunStage;
 
 final class StartRunRequest extends Form
 {
@@ -17,7 +17,7 @@ final class StartRunRequest extends Form
             'host' => ['required', 'string', 'max:120'],
             'port' => ['required', 'integer', 'min:1', 'max:65535'],
             'leaveOut' => ['array', 'max:20'],
-            'leaveOut.*' => ['string', Rule::in(array_diff(Plan::STAGES, Plan::ALWAYS))],
+            'leaveOut.*' => ['string', Rule::in(array_column(array_filter(RunStage::cases(), static fn (RunStage $s): bool => ! $s->isAlwaysOwed()), 'value'))],
         ];
     }
 

@@ -11,19 +11,8 @@ use OddBench\Proof\Prints\Bed;
 /** What a run is to do: its stages, and the figures of this machine it is held against. */
 final readonly class Plan
 {
-    public const STAGES = ['identify', 'smoke', 'homing', 'travel', 'hotend-hold', 'bed-hold', 'runaway-hotend', 'runaway-bed', 'heat-moving', 'free-air', 'first-layer', 'print', 'slots', 'slot-prints', 'materials', 'long'];
-
-    /** Every machine owes these, whatever was mended (common practice). */
-    public const ALWAYS = ['identify', 'smoke', 'homing', 'hotend-hold', 'runaway-hotend'];
-
-    /** s; about how long a stage takes with somebody beside it (from memory of the trade's times, and the long print's own). */
-    private const ABOUT_S = [
-        'identify' => 8, 'smoke' => 60, 'homing' => 25, 'travel' => 45, 'hotend-hold' => 280, 'bed-hold' => 420, 'runaway-hotend' => 240, 'runaway-bed' => 480, 'heat-moving' => 420,
-        'free-air' => 150, 'first-layer' => 780, 'print' => 520, 'slots' => 60, 'slot-prints' => 900, 'materials' => 600, 'long' => 11_400,
-    ];
-
     /**
-     * @param  list<string>  $stages  of STAGES, in their order
+     * @param  list<string>  $stages  of RunStage, in their order
      * @param  float|null  $bedRiseS  seconds this bed took from a cold room to its target when it was well
      * @param  int  $slots  of its feeder; 1 without one
      * @param  bool  $probed  Z is found by a probe, so that no switch of it is pressed after homing
@@ -52,7 +41,10 @@ final readonly class Plan
      */
     public static function stages(array $owed): array
     {
-        return array_values(array_intersect(self::STAGES, [...self::ALWAYS, ...$owed]));
+        return array_values(array_map(
+            static fn (RunStage $stage): string => $stage->value,
+            array_filter(RunStage::cases(), static fn (RunStage $stage): bool => $stage->isAlwaysOwed() || in_array($stage->value, $owed, true)),
+        ));
     }
 
     /** @return array<string, mixed> to be kept in a file; *of* reads it */
@@ -75,7 +67,7 @@ final readonly class Plan
         $of = Fields::of($kept);
         $numbers = static fn (mixed $list, int $i): ?float => is_array($list) && is_numeric($list[$i] ?? null) ? (float) $list[$i] : null;
         $bed = $kept['bed'] ?? null;
-        $stages = is_array($kept['stages'] ?? null) ? array_values(array_intersect(self::STAGES, array_filter($kept['stages'], is_string(...)))) : [];
+        $stages = is_array($kept['stages'] ?? null) ? array_values(array_intersect(array_column(RunStage::cases(), 'value'), array_filter($kept['stages'], is_string(...)))) : [];
 
         return new self(
             $stages,
@@ -90,11 +82,5 @@ final readonly class Plan
             $numbers($kept['family_rise_s'] ?? null, 0),
             $numbers($kept['family_rise_s'] ?? null, 1),
         );
-    }
-
-    /** About how long a stage takes, s. */
-    public static function about(string $stage): float
-    {
-        return (float) (self::ABOUT_S[$stage] ?? 0);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddBench\Proof\Run;
 
 use Generator;
+use LogicException;
 use OddBench\Proof\Prints\ProofPrint;
 
 /** The stages that push filament: in free air, through each slot, and from the printer’s own storage (common practice). */
@@ -44,12 +45,13 @@ final readonly class PrintStages
      *
      * @return Generator<int, Want, mixed, Shown>
      */
-    public function prints(ProofPrint $print, string $question, string $fails): Generator
+    public function prints(RunStage $stage): Generator
     {
+        $print = $stage->print() ?? throw new LogicException("{$stage->value} prints nothing.");
         yield from $this->store($print);
         $this->log->takeAlarm();
         $began = $this->log->now;
-        $most = 2 * Plan::about($print === ProofPrint::Long ? 'long' : 'slot-prints');
+        $most = 2 * max($stage->aboutS(), RunStage::SlotPrints->aboutS());
         try {
             yield Want::ok('M24');
             do {
@@ -64,14 +66,14 @@ final readonly class PrintStages
                 }
             } while (! str_contains($state, 'Not SD printing'));
         } catch (Halted $e) {
-            throw StageFailed::because(sprintf('The printer stopped after %.0f min of it: %s.', ($this->log->now - $began) / 60, $e->said), $e->restarted ? 'restarts-itself' : ($print === ProofPrint::Long ? 'fails-after-hours' : 'stops-mid-print'));
+            throw StageFailed::because(sprintf('The printer stopped after %.0f min of it: %s.', ($this->log->now - $began) / 60, $e->said), $e->restarted ? 'restarts-itself' : ($stage === RunStage::Long ? 'fails-after-hours' : 'stops-mid-print'));
         }
         $this->heat->refuseJumps($began);
         // somebody may come hours later: nothing stays hot until then
         yield Want::ok('M104 S0');
         yield Want::ok('M140 S0');
-        if ((yield Want::person($question, ['good', 'not good'])) !== 'good') {
-            throw StageFailed::because("{$print->words()}: not good.", $fails);
+        if ((yield Want::person((string) $stage->asks(), ['good', 'not good'])) !== 'good') {
+            throw StageFailed::because("{$print->words()}: not good.", $stage->failsAs());
         }
 
         return new Shown(sprintf('%s, from its own storage, %.0f min.', $print->words(), ($this->log->now - $began) / 60));

@@ -311,7 +311,7 @@ final class Run
             return;
         }
         $this->stage = $stage;
-        $this->work = $this->stages->run($stage);
+        $this->work = $this->stages->run(RunStage::from($stage));
         try {
             $this->work->rewind();
             $this->takeUp();

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace OddBench\Proof\Run;
 
 use Generator;
-use OddBench\Proof\Prints\ProofPrint;
 
 /** What each stage of a run does and how it is judged (common practice); here the first two, where nothing heats yet. */
 final readonly class Stages
@@ -35,25 +34,21 @@ final readonly class Stages
     }
 
     /** @return Generator<int, Want, mixed, Shown> ends with what was shown */
-    public function run(string $stage): Generator
+    public function run(RunStage $stage): Generator
     {
         return match ($stage) {
-            'identify' => $this->identify(),
-            'smoke' => $this->smoke(),
-            'homing' => $this->motion->homing(),
-            'travel' => $this->motion->travel(),
-            'hotend-hold' => $this->heating->hold('hotend'),
-            'bed-hold' => $this->heating->hold('bed'),
-            'runaway-hotend' => $this->heating->runaway('hotend'),
-            'runaway-bed' => $this->heating->runaway('bed'),
-            'heat-moving' => $this->heating->heatMoving(),
-            'free-air' => $this->printing->freeAir(),
-            'first-layer' => $this->printing->prints(ProofPrint::FirstLayer, 'Look at the layer: do the lines touch everywhere, and is nothing scraped?', 'first-layer-uneven'),
-            'print' => $this->printing->prints(ProofPrint::Ring, 'Look at the print: walls closed, no step, no gap?', 'gaps-in-fill'),
-            'slots' => $this->printing->slots(),
-            'slot-prints' => $this->printing->prints(ProofPrint::SlotRings, 'Look at the rings: one from each slot, walls closed?', 'slot-spins-nothing'),
-            'materials' => $this->printing->prints(ProofPrint::Materials, 'Look at the print: every band in its material, none missing?', 'slot-alarm'),
-            default => $this->printing->prints(ProofPrint::Long, 'Look at the long print: the same from bottom to top?', 'fails-after-hours'),
+            RunStage::Identify => $this->identify(),
+            RunStage::Smoke => $this->smoke(),
+            RunStage::Homing => $this->motion->homing(),
+            RunStage::Travel => $this->motion->travel(),
+            RunStage::HotendHold => $this->heating->hold('hotend'),
+            RunStage::BedHold => $this->heating->hold('bed'),
+            RunStage::RunawayHotend => $this->heating->runaway('hotend'),
+            RunStage::RunawayBed => $this->heating->runaway('bed'),
+            RunStage::HeatMoving => $this->heating->heatMoving(),
+            RunStage::FreeAir => $this->printing->freeAir(),
+            RunStage::Slots => $this->printing->slots(),
+            RunStage::FirstLayer, RunStage::Print, RunStage::SlotPrints, RunStage::Materials, RunStage::Long => $this->printing->prints($stage),
         };
     }
 
