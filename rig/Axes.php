@@ -46,8 +46,14 @@ final class Axes
      * @param  array{float, float, float}  $sizeMm
      * @param  bool  $delta  homes upwards, to the middle
      */
-    public function __construct(private readonly array $sizeMm, private readonly bool $blocked, private readonly bool $slack, private readonly Randomizer $random, private readonly bool $delta = false, private readonly bool $probed = false)
-    {
+    public function __construct(
+        private readonly array $sizeMm,
+        private readonly bool $blocked,
+        private readonly bool $slack,
+        private readonly Randomizer $random,
+        private readonly bool $delta = false,
+        private readonly bool $probed = false,
+    ) {
         $this->top = $sizeMm[2];
         // a belt skips mostly one way, which depends on how its idler sits
         $this->slips = $slack ? $random->getInt(0, 1) * 2 - 1 : 0;
@@ -88,7 +94,12 @@ final class Axes
             }
         }
         $last = $this->moves === [] ? $now : max($now, $this->moves[count($this->moves) - 1]['ends']);
-        $this->moves[] = ['from' => $from, 'to' => $end, 'begins' => $last, 'ends' => $last + self::seconds($length, $speed, $this->acceleration)];
+        $this->moves[] = [
+            'from' => $from,
+            'to' => $end,
+            'begins' => $last,
+            'ends' => $last + self::seconds($length, $speed, $this->acceleration),
+        ];
         $this->planned = $end;
         if ($this->slack && $this->acceleration > 1500 && $speed > 100 && abs($end['X'] - $from['X']) > 30) {
             $this->lost['X'] += $this->random->getInt(40, 120) / 100 * $this->slips;
@@ -119,7 +130,9 @@ final class Axes
     {
         $seconds = 0.0;
         foreach ($axes as $axis) {
-            $body = $this->delta ? ($axis === 'Z' ? 4 * abs($this->top - $this->planned['Z'] - $this->lost['Z']) / 10 : 0.0) : max(0.0, $this->planned[$axis] + $this->lost[$axis]);
+            $body = $this->delta
+                ? ($axis === 'Z' ? 4 * abs($this->top - $this->planned['Z'] - $this->lost['Z']) / 10 : 0.0)
+                : max(0.0, $this->planned[$axis] + $this->lost[$axis]);
             if ($axis === 'X' && $this->blocked) {
                 return [$seconds + ($this->sizeMm[0] * 1.5) / self::HOMING_MM_S['X'], 'X'];
             }

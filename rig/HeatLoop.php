@@ -135,7 +135,8 @@ final class HeatLoop
             return null;
         }
         // close to the target it may creep
-        if ($this->reading < $this->target - $this->watch['riseC'] - $this->watch['hysteresisC'] - 1 && $this->reading < $this->watchedTemperature + $this->watch['riseC']) {
+        if ($this->reading < $this->target - $this->watch['riseC'] - $this->watch['hysteresisC'] - 1
+            && $this->reading < $this->watchedTemperature + $this->watch['riseC']) {
             return 'Heating failed';
         }
         $this->watchedFrom = $now;

@@ -58,10 +58,33 @@ final class Machine
     /** @param  list<Fault>  $faults */
     public function __construct(private readonly Numbers $numbers, private readonly array $faults, private readonly Randomizer $random)
     {
-        $this->axes = new Axes($numbers->sizeMm, $this->has(Fault::CarriageBlocked), $this->has(Fault::BeltSlack), $random, $numbers->delta, $numbers->probed);
+        $this->axes = new Axes(
+            $numbers->sizeMm,
+            $this->has(Fault::CarriageBlocked),
+            $this->has(Fault::BeltSlack),
+            $random,
+            $numbers->delta,
+            $numbers->probed,
+        );
         $safe = ! $this->has(Fault::NoRunawayProtection);
-        $this->hotend = new HeatLoop('E0', new TwoNodes(14.0, 40.0, 0.035, $numbers->ambientC), $numbers->hotendW, self::HOT_GAINS, ['watchS' => 20.0, 'riseC' => 2.0, 'periodS' => 40.0, 'hysteresisC' => 4.0, 'mostC' => 315.0], $safe, $random);
-        $this->bed = new HeatLoop('bed', new TwoNodes($numbers->bedHeatJPerK, 250.0, 6.0, $numbers->ambientC), $numbers->bedW, self::BED_GAINS, ['watchS' => 60.0, 'riseC' => 2.0, 'periodS' => 60.0, 'hysteresisC' => 3.0, 'mostC' => 135.0], $safe, $random);
+        $this->hotend = new HeatLoop(
+            'E0',
+            new TwoNodes(14.0, 40.0, 0.035, $numbers->ambientC),
+            $numbers->hotendW,
+            self::HOT_GAINS,
+            ['watchS' => 20.0, 'riseC' => 2.0, 'periodS' => 40.0, 'hysteresisC' => 4.0, 'mostC' => 315.0],
+            $safe,
+            $random,
+        );
+        $this->bed = new HeatLoop(
+            'bed',
+            new TwoNodes($numbers->bedHeatJPerK, 250.0, 6.0, $numbers->ambientC),
+            $numbers->bedW,
+            self::BED_GAINS,
+            ['watchS' => 60.0, 'riseC' => 2.0, 'periodS' => 60.0, 'hysteresisC' => 3.0, 'mostC' => 135.0],
+            $safe,
+            $random,
+        );
     }
 
     /** @return string|null what stops the machine */
@@ -70,7 +93,15 @@ final class Machine
         $fanOn = ! $this->has(Fault::BreakFanDead);
         $h1 = 0.055 + ($this->air === 'hotend' ? 0.55 : 0.0);
         $share = ($this->has(Fault::HeaterOpen) ? 0.0 : ($this->has(Fault::HeaterWeak) ? 0.45 : 1.0)) * $this->supply();
-        $stop = $this->hotend->step($now, $dt, $h1, $fanOn ? 0.6 : 0.03, $share, $this->has(Fault::ThermistorDrifting) ? 14.0 : 0.0, $this->hotendReads($now));
+        $stop = $this->hotend->step(
+            $now,
+            $dt,
+            $h1,
+            $fanOn ? 0.6 : 0.03,
+            $share,
+            $this->has(Fault::ThermistorDrifting) ? 14.0 : 0.0,
+            $this->hotendReads($now),
+        );
         $wire = $this->bedWireOpen($now);
         // 0.35 Ω in the plug of a 2.6 Ω bed leaves (2.6 / 2.95)² of its power
         $bedShare = ($wire ? 0.0 : ($this->has(Fault::BedContact) ? 0.62 : 1.0)) * $this->supply();
@@ -135,7 +166,10 @@ final class Machine
             'G91' => $this->set(fn () => $this->absolute = $this->absoluteE = false),
             'M82' => $this->set(fn () => $this->absoluteE = true),
             'M83' => $this->set(fn () => $this->absoluteE = false),
-            'G92' => $this->set(fn () => $this->axes->planned = array_merge($this->axes->planned, array_intersect_key($words, $this->axes->planned))),
+            'G92' => $this->set(fn () => $this->axes->planned = array_merge(
+                $this->axes->planned,
+                array_intersect_key($words, $this->axes->planned),
+            )),
             'M104' => $this->set(fn () => $this->hotend->aim($words['S'] ?? 0.0, $now)),
             'M140' => $this->set(fn () => $this->bed->aim($words['S'] ?? 0.0, $now)),
             'M109' => $this->heatAndWait('hotend', $this->hotend, $words, $now),
@@ -154,7 +188,15 @@ final class Machine
 
     public function temperatures(): string
     {
-        return sprintf('T:%.2f /%.2f B:%.2f /%.2f @:%d B@:%d', $this->hotend->reading, $this->hotend->target, $this->bed->reading, $this->bed->target, (int) round($this->hotend->duty * 127), (int) round($this->bed->duty * 127));
+        return sprintf(
+            'T:%.2f /%.2f B:%.2f /%.2f @:%d B@:%d',
+            $this->hotend->reading,
+            $this->hotend->target,
+            $this->bed->reading,
+            $this->bed->target,
+            (int) round($this->hotend->duty * 127),
+            (int) round($this->bed->duty * 127),
+        );
     }
 
     public function hotendTarget(): float
@@ -164,7 +206,14 @@ final class Machine
 
     public function seen(): Seen
     {
-        return new Seen($this->strand, $this->asked > 0 ? $this->fed / $this->asked : 1.0, ! $this->has(Fault::BreakFanDead), ['X' => $this->axes->body('X', INF), 'Y' => $this->axes->body('Y', INF), 'Z' => $this->axes->body('Z', INF)], $this->hotend->nodes->t2, $this->hotend->nodes->t1);
+        return new Seen(
+            $this->strand,
+            $this->asked > 0 ? $this->fed / $this->asked : 1.0,
+            ! $this->has(Fault::BreakFanDead),
+            ['X' => $this->axes->body('X', INF), 'Y' => $this->axes->body('Y', INF), 'Z' => $this->axes->body('Z', INF)],
+            $this->hotend->nodes->t2,
+            $this->hotend->nodes->t1,
+        );
     }
 
     public function coolDown(float $now): void
@@ -265,10 +314,16 @@ final class Machine
                 if (! $this->axes->homed[$axis]) {
                     return "echo:Home {$axis} First\nok\n";
                 }
-                $to[$axis] = $this->numbers->delta ? $to[$axis] : max(-2.0, min($this->numbers->sizeMm[['X' => 0, 'Y' => 1, 'Z' => 2][$axis]], $to[$axis]));
+                $to[$axis] = $this->numbers->delta ? $to[$axis] : max(
+                    -2.0,
+                    min($this->numbers->sizeMm[['X' => 0, 'Y' => 1, 'Z' => 2][$axis]], $to[$axis]),
+                );
             }
         }
-        $this->outOfReach = $this->outOfReach || ($this->numbers->delta && hypot($to['X'] ?? 0.0, $to['Y'] ?? 0.0) > $this->numbers->sizeMm[0] / 2);
+        $this->outOfReach = $this->outOfReach || ($this->numbers->delta && hypot(
+            $to['X'] ?? 0.0,
+            $to['Y'] ?? 0.0,
+        ) > $this->numbers->sizeMm[0] / 2);
         $answer = '';
         if (isset($words['E'])) {
             $e = $this->absoluteE ? $words['E'] : $this->axes->planned['E'] + $words['E'];
@@ -341,14 +396,24 @@ final class Machine
     {
         $at = $this->axes->at($now);
 
-        return sprintf("X:%.2f Y:%.2f Z:%.2f E:%.2f Count X:%d Y:%d Z:%d\nok\n", $at['X'], $at['Y'], $at['Z'], $at['E'], (int) round($at['X'] * 80), (int) round($at['Y'] * 80), (int) round($at['Z'] * 400));
+        return sprintf(
+            "X:%.2f Y:%.2f Z:%.2f E:%.2f Count X:%d Y:%d Z:%d\nok\n",
+            $at['X'],
+            $at['Y'],
+            $at['Z'],
+            $at['E'],
+            (int) round($at['X'] * 80),
+            (int) round($at['Y'] * 80),
+            (int) round($at['Z'] * 400),
+        );
     }
 
     private function switches(float $now): string
     {
         $lines = '';
         foreach (['X', 'Y', 'Z'] as $axis) {
-            $lines .= strtolower($axis).($this->numbers->delta ? '_max: ' : '_min: ').($this->axes->pressed($axis, $now) ? 'TRIGGERED' : 'open')."\n";
+            $lines .= strtolower($axis).($this->numbers->delta ? '_max: ' : '_min: ')
+                .($this->axes->pressed($axis, $now) ? 'TRIGGERED' : 'open')."\n";
         }
 
         return "Reporting endstop status\n{$lines}ok\n";
@@ -361,7 +426,9 @@ final class Machine
         }
         $this->blockedUntil = $now + 9.0;
 
-        return $this->has(Fault::SlotJammed) && $slot === 2 ? "Error:Filament stuck in slot {$slot}\nok\n" : "echo:Active Extruder: {$slot}\nok\n";
+        return $this->has(Fault::SlotJammed) && $slot === 2
+            ? "Error:Filament stuck in slot {$slot}\nok\n"
+            : "echo:Active Extruder: {$slot}\nok\n";
     }
 
     private function set(callable $change): string

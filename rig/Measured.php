@@ -27,7 +27,16 @@ final readonly class Measured
     public function __construct(private array $faults, int $seed)
     {
         $this->random = new Randomizer(new Mt19937($seed));
-        $this->numbers = new Numbers('made up', [220.0, 220.0, 250.0], 40.0 * $this->about(0.04), 220.0 * $this->about(0.03), 500.0 * $this->about(0.03), 22.0 + 4 * $this->normal(), 1, 11.0);
+        $this->numbers = new Numbers(
+            'made up',
+            [220.0, 220.0, 250.0],
+            40.0 * $this->about(0.04),
+            220.0 * $this->about(0.03),
+            500.0 * $this->about(0.03),
+            22.0 + 4 * $this->normal(),
+            1,
+            11.0,
+        );
         $this->machine = new Machine($this->numbers, $faults, $this->random);
     }
 
@@ -112,7 +121,10 @@ final readonly class Measured
     {
         $share = $this->has(Fault::PartClog) ? 0.6 : 1.0;
 
-        return array_map(fn (): float => 100 * $share * $this->about($this->has(Fault::PartClog) ? 0.05 : 0.002) + 0.2 * $this->normal(), [1, 2, 3]);
+        return array_map(
+            fn (): float => 100 * $share * $this->about($this->has(Fault::PartClog) ? 0.05 : 0.002) + 0.2 * $this->normal(),
+            [1, 2, 3],
+        );
     }
 
     /** A WAV file of the plucked belt: well at 110 Hz over 150 mm, slack at half of that and less. */

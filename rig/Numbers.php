@@ -39,7 +39,8 @@ final readonly class Numbers
 
         return new self(
             family: $family,
-            sizeMm: $sizeMm ?? ($large ? [256.0, 256.0, 256.0] : (($traits['motion'] ?? '') === 'cantilever' ? [180.0, 180.0, 180.0] : [220.0, 220.0, 250.0])),
+            sizeMm: $sizeMm
+                ?? ($large ? [256.0, 256.0, 256.0] : (($traits['motion'] ?? '') === 'cantilever' ? [180.0, 180.0, 180.0] : [220.0, 220.0, 250.0])),
             hotendW: ($traits['hotend'] ?? '') === 'all-metal' ? 50.0 : 40.0,
             bedW: ($traits['bed_supply'] ?? '') === 'mains' ? 600.0 : 220.0,
             bedHeatJPerK: $large ? 900.0 : 500.0,

@@ -70,7 +70,16 @@ final readonly class Pluck
         }
         $frame = $channels * intdiv($bits, 8);
 
-        return 'RIFF'.pack('V', 36 + strlen($data)).'WAVEfmt '.pack('VvvVVvv', 16, $depth === 'float' ? 3 : 1, $channels, $rate, $rate * $frame, $frame, $bits).'data'.pack('V', strlen($data)).$data;
+        return 'RIFF'.pack('V', 36 + strlen($data)).'WAVEfmt '.pack(
+            'VvvVVvv',
+            16,
+            $depth === 'float' ? 3 : 1,
+            $channels,
+            $rate,
+            $rate * $frame,
+            $frame,
+            $bits,
+        ).'data'.pack('V', strlen($data)).$data;
     }
 
     /** Normally distributed (Box and Muller 1958). */

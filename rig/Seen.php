@@ -12,7 +12,13 @@ final readonly class Seen
      * @param  float  $fedShare  of the filament asked for that went in
      * @param  array<string, float>  $body  where each axis really stands
      */
-    public function __construct(public string $strand, public float $fedShare, public bool $breakFanTurns, public array $body, public float $sinkC, public float $blockC)
-    {
+    public function __construct(
+        public string $strand,
+        public float $fedShare,
+        public bool $breakFanTurns,
+        public array $body,
+        public float $sinkC,
+        public float $blockC,
+    ) {
     }
 }

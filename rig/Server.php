@@ -31,8 +31,13 @@ final class Server
      * @param  float  $speed  simulated seconds for each real one
      * @param  Hostile|null  $hostile  how it goes wrong once it is told to heat
      */
-    public function __construct(private readonly Printer $printer, string $host, int $port, private readonly float $speed = 1.0, private readonly ?Hostile $hostile = null)
-    {
+    public function __construct(
+        private readonly Printer $printer,
+        string $host,
+        int $port,
+        private readonly float $speed = 1.0,
+        private readonly ?Hostile $hostile = null,
+    ) {
         $listening = @stream_socket_server("tcp://{$host}:{$port}", $code, $message);
         if ($listening === false) {
             throw new RuntimeException("Port {$port} on {$host} cannot be used: {$message}. Choose another.");
@@ -126,7 +131,10 @@ final class Server
         $this->turned = $this->turned || ($this->hostile !== null && $this->printer->hotendTarget() > 0);
 
         // a bridge that closes does so while it is hot; then it lets in who switches off
-        return $this->turned && ($this->hostile !== Hostile::Closes || $this->printer->hotendTarget() > 0 && self::clock() - $this->hotSince() < 3.0) ? $this->hostile : null;
+        return $this->turned
+            && ($this->hostile !== Hostile::Closes || $this->printer->hotendTarget() > 0 && self::clock() - $this->hotSince() < 3.0)
+            ? $this->hostile
+            : null;
     }
 
     private function hotSince(): float

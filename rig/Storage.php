@@ -39,12 +39,17 @@ final class Storage
         $name = strtolower($rest);
 
         return match ($code) {
-            20 => "Begin file list\n".implode('', array_map(fn (string $n): string => "{$n} {$this->size($n)}\n", array_keys($this->files)))."End file list\n",
+            20 => "Begin file list\n".implode(
+                '',
+                array_map(fn (string $n): string => "{$n} {$this->size($n)}\n", array_keys($this->files)),
+            )."End file list\n",
             23 => $this->select($name),
             24 => $this->start(),
             25 => $this->pause(),
             26 => $this->rewind(),
-            27 => $this->printing && $this->selected !== null ? "SD printing byte {$this->bytes}/{$this->size($this->selected)}\n" : "Not SD printing\n",
+            27 => $this->printing && $this->selected !== null
+                ? "SD printing byte {$this->bytes}/{$this->size($this->selected)}\n"
+                : "Not SD printing\n",
             28 => $this->open($name),
             default => $this->delete($name),
         };

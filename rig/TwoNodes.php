@@ -17,8 +17,14 @@ final class TwoNodes
      * @param  float  $g  W/K between them
      * @param  float  $ambient  °C
      */
-    public function __construct(private readonly float $c1, private readonly float $c2, private readonly float $g, private readonly float $ambient, public float $t1 = NAN, public float $t2 = NAN)
-    {
+    public function __construct(
+        private readonly float $c1,
+        private readonly float $c2,
+        private readonly float $g,
+        private readonly float $ambient,
+        public float $t1 = NAN,
+        public float $t2 = NAN,
+    ) {
         $this->t1 = is_nan($t1) ? $ambient : $t1;
         $this->t2 = is_nan($t2) ? $ambient : $t2;
     }

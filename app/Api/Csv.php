@@ -26,7 +26,11 @@ final class Csv
         }
         rewind($file);
 
-        return response(($marked ? "\u{FEFF}" : '').stream_get_contents($file), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}.csv\""]);
+        return response(
+            ($marked ? "\u{FEFF}" : '').stream_get_contents($file),
+            200,
+            ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}.csv\""],
+        );
     }
 
     /**

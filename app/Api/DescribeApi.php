@@ -31,7 +31,11 @@ final readonly class DescribeApi
     {
         return [
             'openapi' => '3.1.0',
-            'info' => ['title' => 'Odd Bench', 'version' => '1', 'description' => 'Writes carry the header Idempotency-Key with a UUID. Errors are application/problem+json.'],
+            'info' => [
+                'title' => 'Odd Bench',
+                'version' => '1',
+                'description' => 'Writes carry the header Idempotency-Key with a UUID. Errors are application/problem+json.',
+            ],
             'paths' => $this->paths(),
             'components' => ['schemas' => $this->schemas() + ['Problem' => self::problem()]],
         ];
@@ -82,10 +86,19 @@ final readonly class DescribeApi
             'schema' => ['type' => isset($route->wheres[$name]) ? 'integer' : 'string'],
         ], $route->parameterNames());
         $rules = $this->rules($method);
-        $operation = ['operationId' => lcfirst((string) preg_replace('/Controller$/', '', $method->getDeclaringClass()->getShortName())).ucfirst($method->getName())];
+        $operation = ['operationId' => lcfirst((string) preg_replace(
+            '/Controller$/',
+            '',
+            $method->getDeclaringClass()->getShortName(),
+        )).ucfirst($method->getName())];
         if ($verb === 'GET' || ($verb === 'DELETE' && ($rules['required'] ?? []) === [])) {
             foreach ($rules['properties'] ?? [] as $name => $schema) {
-                $parameters[] = ['name' => $name, 'in' => 'query', 'required' => in_array($name, $rules['required'], true), 'schema' => $schema];
+                $parameters[] = [
+                    'name' => $name,
+                    'in' => 'query',
+                    'required' => in_array($name, $rules['required'], true),
+                    'schema' => $schema,
+                ];
             }
         } elseif ($rules !== null) {
             $operation['requestBody'] = ['required' => true, 'content' => ['application/json' => ['schema' => $rules]]];
@@ -94,8 +107,14 @@ final readonly class DescribeApi
             $operation['parameters'] = $parameters;
         }
         $operation['responses'] = [
-            '200' => ['description' => 'Done', 'content' => ['application/json' => ['schema' => ['$ref' => "#/components/schemas/{$view}"]]]],
-            'default' => ['description' => 'Refused', 'content' => ['application/problem+json' => ['schema' => ['$ref' => '#/components/schemas/Problem']]]],
+            '200' => [
+                'description' => 'Done',
+                'content' => ['application/json' => ['schema' => ['$ref' => "#/components/schemas/{$view}"]]],
+            ],
+            'default' => [
+                'description' => 'Refused',
+                'content' => ['application/problem+json' => ['schema' => ['$ref' => '#/components/schemas/Problem']]],
+            ],
         ];
 
         return $operation;
@@ -178,7 +197,10 @@ final readonly class DescribeApi
     {
         $enum = (new ReflectionProperty($rule, 'type'))->getValue($rule);
 
-        return is_string($enum) && enum_exists($enum) ? array_map(static fn ($case): string => (string) ($case->value ?? $case->name), $enum::cases()) : [];
+        return is_string($enum) && enum_exists($enum) ? array_map(
+            static fn ($case): string => (string) ($case->value ?? $case->name),
+            $enum::cases(),
+        ) : [];
     }
 
     /** @return array<string, mixed> */
@@ -191,7 +213,14 @@ final readonly class DescribeApi
             'description' => 'RFC 9457',
             'properties' => [
                 'type' => $text, 'title' => $text, 'status' => ['type' => 'integer'], 'detail' => $text,
-                'errors' => ['type' => 'array', 'items' => ['type' => 'object', 'properties' => ['field' => $text, 'message' => $text], 'required' => ['field', 'message']]],
+                'errors' => [
+                    'type' => 'array',
+                    'items' => [
+                        'type' => 'object',
+                        'properties' => ['field' => $text, 'message' => $text],
+                        'required' => ['field', 'message'],
+                    ],
+                ],
             ],
             'required' => ['type', 'title', 'status', 'detail', 'errors'],
         ];

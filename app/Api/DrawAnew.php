@@ -25,7 +25,12 @@ final class DrawAnew
     {
         $size = @getimagesizefromstring($bytes);
         if ($size === false || ! in_array($size[2], self::KINDS, true)) {
-            throw InputError::at($field, $field === 'photograph' ? 'This is no photograph. JPEG, PNG and WebP are taken.' : 'This is neither a PDF nor a picture. PDF, JPEG, PNG and WebP are taken.');
+            throw InputError::at(
+                $field,
+                $field === 'photograph'
+                    ? 'This is no photograph. JPEG, PNG and WebP are taken.'
+                    : 'This is neither a PDF nor a picture. PDF, JPEG, PNG and WebP are taken.',
+            );
         }
         if ($size[0] * $size[1] > self::MOST_PIXELS) {
             throw InputError::at($field, 'The picture has more than 50 million points. Take it smaller.');
@@ -36,7 +41,11 @@ final class DrawAnew
         }
         $picture = $this->upright($picture, $bytes, $size[2]);
         $scale = min(1.0, $longest / max(imagesx($picture), imagesy($picture)));
-        $small = $scale < 1.0 ? imagescale($picture, max(1, (int) round(imagesx($picture) * $scale)), max(1, (int) round(imagesy($picture) * $scale))) : $picture;
+        $small = $scale < 1.0 ? imagescale(
+            $picture,
+            max(1, (int) round(imagesx($picture) * $scale)),
+            max(1, (int) round(imagesy($picture) * $scale)),
+        ) : $picture;
         ob_start();
         imagejpeg($small === false ? $picture : $small, null, 85);
 

@@ -28,6 +28,9 @@ final class KeptFile
             // said below, in words
         }
         rescue(static fn () => Storage::delete($part), report: false);
-        throw Refused::because($field, "The {$what} could not be kept: the disk for files does not take it. Is it full? Nothing was changed; try again, or tell whoever looks after the server.");
+        throw Refused::because(
+            $field,
+            "The {$what} could not be kept: the disk for files does not take it. Is it full? Nothing was changed; try again, or tell whoever looks after the server.",
+        );
     }
 }

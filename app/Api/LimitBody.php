@@ -31,7 +31,16 @@ final class LimitBody
 
             return $next($request);
         }
-        if ($request->is('api/v1/instruments/*', 'api/v1/jobs/*/instruments/*', 'api/v1/families/*/papers', 'api/v1/parts/*/recipe/file', 'api/v1/stock-files/parts', 'api/v1/stock-files/stock', 'api/v1/stock-files/movements') && ! $request->isJson()) {
+        if ($request->is(
+            'api/v1/instruments/*',
+            'api/v1/jobs/*/instruments/*',
+            'api/v1/families/*/papers',
+            'api/v1/parts/*/recipe/file',
+            'api/v1/stock-files/parts',
+            'api/v1/stock-files/stock',
+            'api/v1/stock-files/movements',
+        )
+            && ! $request->isJson()) {
             if ((int) $request->headers->get('Content-Length') > self::MOST_OF_A_FILE) {
                 throw new HttpException(413);
             }
@@ -48,7 +57,12 @@ final class LimitBody
             }
             json_decode($content, true, 32);
             if (json_last_error() !== JSON_ERROR_NONE || ! str_starts_with(ltrim($content), '{')) {
-                throw new HttpException(400, 'The body is not a JSON object: '.(json_last_error() === JSON_ERROR_NONE ? 'it must start with {' : json_last_error_msg()).'.');
+                throw new HttpException(
+                    400,
+                    'The body is not a JSON object: '
+                        .(json_last_error() === JSON_ERROR_NONE ? 'it must start with {' : json_last_error_msg())
+                        .'.',
+                );
             }
             if (str_contains($content, '\u0000')) {
                 throw new HttpException(400, 'The body holds a character that is no text (zero byte).');

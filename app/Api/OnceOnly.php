@@ -51,7 +51,12 @@ final class OnceOnly
     {
         DB::beginTransaction();
         try {
-            $first = DB::table('once_keys')->insertOrIgnore(['person_id' => $person, 'key' => $key, 'request' => $print, 'created_at' => now()]) === 1;
+            $first = DB::table('once_keys')->insertOrIgnore([
+                'person_id' => $person,
+                'key' => $key,
+                'request' => $print,
+                'created_at' => now(),
+            ]) === 1;
             $response = $first ? $next($request) : $this->again($person, $key, $print);
             $thrown = $response instanceof JsonResponse || $response instanceof IlluminateResponse ? $response->exception : null;
             if ($thrown instanceof QueryException && in_array($thrown->getCode(), ['40P01', '40001'], true)) {
@@ -63,7 +68,10 @@ final class OnceOnly
                 return $response;
             }
             if ($first) {
-                DB::table('once_keys')->where(['person_id' => $person, 'key' => $key])->update(['status' => $response->getStatusCode(), 'body' => $response->getContent()]);
+                DB::table('once_keys')->where(['person_id' => $person, 'key' => $key])->update([
+                    'status' => $response->getStatusCode(),
+                    'body' => $response->getContent(),
+                ]);
             }
             DB::commit();
         } catch (\Throwable $e) {

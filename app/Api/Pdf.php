@@ -26,6 +26,14 @@ final class Pdf
         $pdf->loadHtml(view($view, $with)->render(), 'UTF-8');
         $pdf->render();
 
-        return response((string) $pdf->output(), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$name}.pdf\"", 'Cache-Control' => 'private, no-store']);
+        return response(
+            (string) $pdf->output(),
+            200,
+            [
+                'Content-Type' => 'application/pdf',
+                'Content-Disposition' => "inline; filename=\"{$name}.pdf\"",
+                'Cache-Control' => 'private, no-store',
+            ],
+        );
     }
 }

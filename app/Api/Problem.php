@@ -36,19 +36,40 @@ final readonly class Problem
     {
         return match (true) {
             $e instanceof InputError => new self(422, $e->getMessage(), [['field' => $e->field, 'message' => $e->getMessage()]]),
-            $e instanceof Refused => new self($e->status, $e->getMessage(), array_map(fn (string $reason): array => ['field' => $e->field, 'message' => $reason], $e->reasons)),
+            $e instanceof Refused => new self(
+                $e->status,
+                $e->getMessage(),
+                array_map(fn (string $reason): array => ['field' => $e->field, 'message' => $reason], $e->reasons),
+            ),
             $e instanceof Stale => new self(409, $e->getMessage(), [['field' => 'version', 'message' => $e->getMessage()]]),
             $e instanceof ValidationException => self::invalid($e),
             $e instanceof AuthenticationException => new self(401, 'Nobody is logged in. Log in and do it again; what you typed is kept.'),
-            $e instanceof AuthorizationException => new self(403, $e->getMessage() === 'This action is unauthorized.' ? 'Your role does not allow this. Ask a technician or a lead.' : $e->getMessage()),
+            $e instanceof AuthorizationException => new self(
+                403,
+                $e->getMessage() === 'This action is unauthorized.'
+                    ? 'Your role does not allow this. Ask a technician or a lead.'
+                    : $e->getMessage(),
+            ),
             $e instanceof TokenMismatchException => new self(419, 'The page is too old. Load it again and log in.'),
             $e instanceof ModelNotFoundException => new self(404, 'That is not here. It may have been mistyped.'),
-            $e instanceof NotFoundHttpException && $e->getPrevious() instanceof ModelNotFoundException => new self(404, 'That is not here. It may have been mistyped.'),
+            $e instanceof NotFoundHttpException && $e->getPrevious() instanceof ModelNotFoundException => new self(
+                404,
+                'That is not here. It may have been mistyped.',
+            ),
             $e instanceof HttpExceptionInterface => self::http($e),
-            $e instanceof PDOException && $e->getCode() === self::OUT_OF_RANGE => new self(404, 'That is not here: there is no such number.'),
-            $e instanceof UniqueConstraintViolationException => new self(409, 'Somebody did the same at the same moment. Look at it again, then do what is still right.'),
+            $e instanceof PDOException && $e->getCode() === self::OUT_OF_RANGE => new self(
+                404,
+                'That is not here: there is no such number.',
+            ),
+            $e instanceof UniqueConstraintViolationException => new self(
+                409,
+                'Somebody did the same at the same moment. Look at it again, then do what is still right.',
+            ),
             self::isAway($e) => new self(503, 'The database is away just now.', headers: ['Retry-After' => 2]),
-            self::isFull($e) => new self(507, 'The disk of the server is full: nothing was changed. Make room, then do it again; what you typed is kept on this page.'),
+            self::isFull($e) => new self(
+                507,
+                'The disk of the server is full: nothing was changed. Make room, then do it again; what you typed is kept on this page.',
+            ),
             default => self::unexpected($e),
         };
     }
@@ -56,7 +77,13 @@ final readonly class Problem
     public function response(): JsonResponse
     {
         return new JsonResponse(
-            ['type' => 'about:blank', 'title' => JsonResponse::$statusTexts[$this->status] ?? 'Problem', 'status' => $this->status, 'detail' => $this->detail, 'errors' => $this->errors],
+            [
+                'type' => 'about:blank',
+                'title' => JsonResponse::$statusTexts[$this->status] ?? 'Problem',
+                'status' => $this->status,
+                'detail' => $this->detail,
+                'errors' => $this->errors,
+            ],
             $this->status,
             ['Content-Type' => 'application/problem+json'] + $this->headers,
             JSON_UNESCAPED_UNICODE,
@@ -87,13 +114,21 @@ final readonly class Problem
         };
         $headers = array_intersect_key($e->getHeaders(), ['Retry-After' => 1]);
 
-        return new self($e->getStatusCode(), $detail, [], array_filter($headers, static fn (mixed $v): bool => is_int($v) || is_string($v)));
+        return new self(
+            $e->getStatusCode(),
+            $detail,
+            [],
+            array_filter($headers, static fn (mixed $v): bool => is_int($v) || is_string($v)),
+        );
     }
 
     /** The database was killed, starts, or has no room for one more: SQLSTATE class 08, 57P01 to 57P03, 53300. */
     public static function isAway(Throwable $e): bool
     {
-        return $e instanceof PDOException && preg_match('/SQLSTATE\[(08\w{3}|57P0[123]|53300)\]|server closed the connection|no connection to the server|terminating connection/', $e->getMessage()) === 1;
+        return $e instanceof PDOException && preg_match(
+            '/SQLSTATE\[(08\w{3}|57P0[123]|53300)\]|server closed the connection|no connection to the server|terminating connection/',
+            $e->getMessage(),
+        ) === 1;
     }
 
     /** SQLSTATE 53100, or the system’s own words for it. */
@@ -110,6 +145,9 @@ final readonly class Problem
             // an answer is owed also when the log cannot be written
         }
 
-        return new self(500, 'Something broke on the server. Nothing was changed. Try again; if it stays, the log says why (bin/odd-bench logs laravel).');
+        return new self(
+            500,
+            'Something broke on the server. Nothing was changed. Try again; if it stays, the log says why (bin/odd-bench logs laravel).',
+        );
     }
 }

@@ -12,7 +12,9 @@ final class Stale extends RuntimeException
     /** @param  list<string>  $changes */
     private function __construct(public readonly array $changes, public readonly int $version)
     {
-        parent::__construct('Somebody else changed this since you opened it: '.implode(' · ', $changes).' Look at it again, then do what is still right.');
+        parent::__construct(
+            'Somebody else changed this since you opened it: '.implode(' · ', $changes).' Look at it again, then do what is still right.',
+        );
     }
 
     /** @param  list<string>  $changes */

@@ -35,7 +35,12 @@ final readonly class BenchLine extends View
     /** @param  string  $today  the shop’s day */
     public static function of(Job $job, Knowledge $knowledge, string $today, bool $redTag): self
     {
-        $waits = ['part' => 'Waits on a part', 'person' => 'Waits on a person', 'claim' => 'Waits on a claim', 'itself' => 'Runs by itself'];
+        $waits = [
+            'part' => 'Waits on a part',
+            'person' => 'Waits on a person',
+            'claim' => 'Waits on a claim',
+            'itself' => 'Runs by itself',
+        ];
 
         $hasRun = $job->waits_for === 'itself' && $job->waits_until !== null && $job->waits_until->isPast();
 

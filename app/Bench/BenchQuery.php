@@ -26,8 +26,12 @@ final readonly class BenchQuery
         'to-go' => 'Ready to go',
     ];
 
-    public function __construct(private Knowledge $knowledge, private ServiceDueQuery $service, private DiskRoom $disk, private ShopDay $day)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private ServiceDueQuery $service,
+        private DiskRoom $disk,
+        private ShopDay $day,
+    ) {
     }
 
     public function read(): BenchView
@@ -45,7 +49,17 @@ final readonly class BenchQuery
         foreach (self::GROUPS as $code => $name) {
             $in = $byGroup->get($code) ?? new Collection;
             if ($in->isNotEmpty()) {
-                $groups[] = new BenchGroup($code, $name, $this->summary($code, $in), array_values($in->map(fn (Job $job): BenchLine => BenchLine::of($job, $this->knowledge, $today, isset($tags[$job->machine_id])))->all()));
+                $groups[] = new BenchGroup(
+                    $code,
+                    $name,
+                    $this->summary($code, $in),
+                    array_values($in->map(fn (Job $job): BenchLine => BenchLine::of(
+                        $job,
+                        $this->knowledge,
+                        $today,
+                        isset($tags[$job->machine_id]),
+                    ))->all()),
+                );
             }
         }
         $ready = $byGroup->get('ready') ?? new Collection;
@@ -59,7 +73,15 @@ final readonly class BenchQuery
             minutesDone: $this->minutesDone(),
             redTags: $this->redTags(),
             now: now()->toIso8601String(),
-            timers: array_values(Timer::query()->with('job.machine')->whereNull('stopped_at')->orderBy('rings_at')->limit(40)->get()->map(TimerView::of(...))->all()),
+            timers: array_values(
+                Timer::query()->with('job.machine')
+                    ->whereNull('stopped_at')
+                    ->orderBy('rings_at')
+                    ->limit(40)
+                    ->get()
+                    ->map(TimerView::of(...))
+                    ->all(),
+            ),
             service: $this->service->read(),
             diskLow: $this->disk->isLow() ? $this->disk->words() : null,
         );
@@ -107,7 +129,9 @@ final readonly class BenchQuery
 
         return [$pick, match (true) {
             $pick->promised_for === null => ucfirst($minutes).'; nothing that is ready has a promised day.',
-            $pick->promised_for->toDateString() < $this->day->today() => 'Promised for '.$pick->promised_for->format('j M').', so it is late; '.$minutes.'.',
+            $pick->promised_for->toDateString() < $this->day
+                ->today() => 'Promised for '.$pick->promised_for
+                ->format('j M').', so it is late; '.$minutes.'.',
             default => 'Promised for '.$pick->promised_for->format('j M').', the first of those that are ready; '.$minutes.'.',
         }];
     }
@@ -123,7 +147,10 @@ final readonly class BenchQuery
     private function minutesDone(): int
     {
         $seconds = WorkSpell::query()->where('began_at', '>=', $this->day->began())->toBase()
-            ->selectRaw('sum(extract(epoch from coalesce(ended_at, least(?::timestamptz, last_seen_at + interval \'30 minutes\')) - began_at)) AS seconds', [now()->toIso8601String()])->value('seconds');
+            ->selectRaw(
+                'sum(extract(epoch from coalesce(ended_at, least(?::timestamptz, last_seen_at + interval \'30 minutes\')) - began_at)) AS seconds',
+                [now()->toIso8601String()],
+            )->value('seconds');
 
         return (int) round((float) $seconds / 60);
     }
@@ -138,6 +165,12 @@ final readonly class BenchQuery
             ->orderBy('put_on_at')
             ->toBase()->get(['machines.tag', 'jobs.id as job', 'red_tags.reason', 'red_tags.put_on_at', 'red_tags.off_asked_by']);
 
-        return array_values($tags->map(fn (object $t): TaggedView => new TaggedView((string) $t->tag, $t->job === null ? null : (int) $t->job, (string) $t->reason, \Illuminate\Support\Carbon::parse((string) $t->put_on_at)->toIso8601String(), $t->off_asked_by !== null))->all());
+        return array_values($tags->map(fn (object $t): TaggedView => new TaggedView(
+            (string) $t->tag,
+            $t->job === null ? null : (int) $t->job,
+            (string) $t->reason,
+            \Illuminate\Support\Carbon::parse((string) $t->put_on_at)->toIso8601String(),
+            $t->off_asked_by !== null,
+        ))->all());
     }
 }

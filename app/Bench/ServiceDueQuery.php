@@ -34,15 +34,28 @@ final readonly class ServiceDueQuery
     /** @return list<array{string, string, list<string>, list<string>, string}> */
     private function lines(): array
     {
-        $machines = Machine::query()->where(['held_as' => 'farm', 'place' => 'service'])->whereNotIn('id', Job::query()->select('machine_id')->whereNull('finished_at'))->orderBy('id')->limit(1000)->get();
-        $due = array_filter(array_map(static fn (array $of): array => array_values(array_filter($of, static fn (ServiceDue $d): bool => $d->due())), $this->service->of($machines)));
+        $machines = Machine::query()->where(['held_as' => 'farm', 'place' => 'service'])
+            ->whereNotIn('id', Job::query()->select('machine_id')->whereNull('finished_at'))
+            ->orderBy('id')
+            ->limit(1000)
+            ->get();
+        $due = array_filter(array_map(
+            static fn (array $of): array => array_values(array_filter($of, static fn (ServiceDue $d): bool => $d->due())),
+            $this->service->of($machines),
+        ));
         uasort($due, static fn (array $a, array $b): int => $b[0]->share <=> $a[0]->share);
         $byId = $machines->keyBy('id');
         $lines = [];
         foreach (array_slice($due, 0, self::SHOWN, true) as $id => $of) {
             $machine = $byId[$id] ?? null;
             if ($machine !== null) {
-                $lines[] = [$machine->tag, $this->knowledge->families[$machine->family]->name ?? $machine->family, array_map(static fn (ServiceDue $d): string => $d->item->code, $of), array_map(static fn (ServiceDue $d): string => $d->item->name, $of), $of[0]->words()];
+                $lines[] = [
+                    $machine->tag,
+                    $this->knowledge->families[$machine->family]->name ?? $machine->family,
+                    array_map(static fn (ServiceDue $d): string => $d->item->code, $of),
+                    array_map(static fn (ServiceDue $d): string => $d->item->name, $of),
+                    $of[0]->words(),
+                ];
             }
         }
 

@@ -27,7 +27,12 @@ final class ComputeCommand extends Command
 
             return 0;
         }
-        $answer = Answer::to($catalogue, (string) $this->argument('name'), (string) stream_get_contents(STDIN, self::MOST_BYTES), Files::opened(...));
+        $answer = Answer::to(
+            $catalogue,
+            (string) $this->argument('name'),
+            (string) stream_get_contents(STDIN, self::MOST_BYTES),
+            Files::opened(...),
+        );
         $this->say($answer->json);
 
         return $answer->code;

@@ -43,7 +43,12 @@ final class FuzzCommand extends Command
     /** Answers one after the other and says so after each, so that whoever watches sees the one it dies of. */
     private function work(Catalogue $catalogue, string $name, int $seed, int $count): int
     {
-        set_error_handler(static fn (int $level, string $message, string $file, int $line): never => throw new ErrorException($message, 0, $level, $file, $line));
+        set_error_handler(static fn (
+            int $level,
+            string $message,
+            string $file,
+            int $line,
+        ): never => throw new ErrorException($message, 0, $level, $file, $line));
         $example = Examples::all()[$name] ?? throw new RuntimeException("There is no computation “{$name}”.");
         for ($end = $seed + $count; $seed < $end; $seed++) {
             $hostile = Hostile::from($example, $seed);
@@ -52,7 +57,11 @@ final class FuzzCommand extends Command
             $answer = Answer::to($catalogue, $name, $hostile->json, $hostile->opened(...));
             $this->output->writeln((string) json_encode([
                 'seed' => $seed, 'code' => $answer->code, 's' => microtime(true) - $began, 'mb' => memory_get_peak_usage() / 1e6,
-                'wrong' => $answer->fault !== null ? get_class($answer->fault).': '.mb_strcut(mb_scrub($answer->fault->getMessage()), 0, 200) : self::wrong($answer),
+                'wrong' => $answer->fault !== null ? get_class($answer->fault).': '.mb_strcut(
+                    mb_scrub($answer->fault->getMessage()),
+                    0,
+                    200,
+                ) : self::wrong($answer),
             ], JSON_INVALID_UTF8_SUBSTITUTE));
         }
 
@@ -76,7 +85,17 @@ final class FuzzCommand extends Command
     {
         [$bad, $refused, $slowest, $largest] = [0, 0, 0.0, 0.0];
         for ($end = $seed + $count; $seed < $end;) {
-            $command = [PHP_BINARY, '-d', 'memory_limit='.self::MEGABYTES.'M', base_path('artisan'), 'odd-bench:fuzz', '--worker', "--name={$name}", "--seed={$seed}", '--each='.($end - $seed)];
+            $command = [
+                PHP_BINARY,
+                '-d',
+                'memory_limit='.self::MEGABYTES.'M',
+                base_path('artisan'),
+                'odd-bench:fuzz',
+                '--worker',
+                "--name={$name}",
+                "--seed={$seed}",
+                '--each='.($end - $seed),
+            ];
             $process = proc_open($command, [['file', '/dev/null', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']], $pipes, base_path());
             if (! is_resource($process)) {
                 throw new RuntimeException('No process to fuzz in.');

@@ -30,17 +30,31 @@ final class MeasureCommand extends Command
         $random = new Randomizer(new Mt19937(7));
         $catalogue = Network::forMachine($knowledge, Traits::of([]), Rates::catalogue());
         $made = $this->randomNetwork($random, 100, 150);
-        $this->line(sprintf('PHP %s, opcache JIT %s', PHP_VERSION, ini_get('opcache.enable_cli') && ini_get('opcache.jit_buffer_size') ? 'on' : 'off'));
+        $this->line(sprintf(
+            'PHP %s, opcache JIT %s',
+            PHP_VERSION,
+            ini_get('opcache.enable_cli') && ini_get('opcache.jit_buffer_size') ? 'on' : 'off',
+        ));
         $this->table(['posterior', 'present', 'absent', 'median ms', 'slowest ms', 'against 12 present'], [
             ...$this->rows('catalogue', $catalogue, fn (int $n): array => $this->draw($catalogue->findings, $n, 20, $random)),
-            ...$this->rows('catalogue, findings that hang together', $catalogue, fn (int $n): array => $this->entangled($catalogue, $n, 20, $random)),
+            ...$this->rows(
+                'catalogue, findings that hang together',
+                $catalogue,
+                fn (int $n): array => $this->entangled($catalogue, $n, 20, $random),
+            ),
             ...$this->rows('100 faults, 150 findings, made up', $made, fn (int $n): array => $this->draw($made->findings, $n, 20, $random)),
         ]);
         $diagnose = new Diagnose($knowledge);
         $rows = [];
         foreach ([2, 4, 8, 12] as $present) {
-            foreach (['at random' => $this->draw($catalogue->findings, $present, 20, $random), 'that hang together' => $this->entangled($catalogue, $present, 20, $random)] as $how => $findings) {
-                $case = ['findings' => array_map(static fn (bool $p): string => $p ? 'present' : 'absent', array_filter($findings, static fn (string $code): bool => $code !== 'thermistor-short', ARRAY_FILTER_USE_KEY))];
+            foreach ([
+                'at random' => $this->draw($catalogue->findings, $present, 20, $random),
+                'that hang together' => $this->entangled($catalogue, $present, 20, $random),
+            ] as $how => $findings) {
+                $case = ['findings' => array_map(
+                    static fn (bool $p): string => $p ? 'present' : 'absent',
+                    array_filter($findings, static fn (string $code): bool => $code !== 'thermistor-short', ARRAY_FILTER_USE_KEY),
+                )];
                 $times = $this->times(fn () => $diagnose->compute($case));
                 $rows[] = [$how, (string) $present, '20', sprintf('%.1f', $this->median($times)), sprintf('%.1f', max($times))];
             }
@@ -49,7 +63,11 @@ final class MeasureCommand extends Command
         $this->line(sprintf('most memory: %.1f MB', memory_get_peak_usage() / 1e6));
         $this->gcode((float) $this->option('gcode-mb'));
         $references = new References(Catalogue::of($knowledge), 1);
-        $this->table(['pluck-frequency: signal to noise', 'plucks', 'worst error'], array_map(static function (int $noise) use ($references): array {
+        $this->table([
+            'pluck-frequency: signal to noise',
+            'plucks',
+            'worst error',
+        ], array_map(static function (int $noise) use ($references): array {
             $row = $references->plucks($noise);
 
             return ["{$noise} dB", (string) $row->cases, $row->worst];
@@ -66,7 +84,12 @@ final class MeasureCommand extends Command
             for ($size = $i = 0; $size < $megabytes * 1e6; $i++) {
                 $piece = '';
                 for ($k = 0; $k < 500; $k++) {
-                    $piece .= sprintf("G1 X%.3f Y%.3f E%.5f\n", 110 + 90 * sin(($i * 500 + $k) / 7), 110 + 90 * cos(($i * 500 + $k) / 11), 0.03);
+                    $piece .= sprintf(
+                        "G1 X%.3f Y%.3f E%.5f\n",
+                        110 + 90 * sin(($i * 500 + $k) / 7),
+                        110 + 90 * cos(($i * 500 + $k) / 11),
+                        0.03,
+                    );
                 }
                 $size += strlen($piece);
                 yield $piece;
@@ -80,7 +103,14 @@ final class MeasureCommand extends Command
         $before = hrtime(true);
         $result = (new Gcode)->compute(['file' => Contents::of($pieces)]);
         $taken = (hrtime(true) - $before) / 1e9 - $making;
-        $this->line(sprintf('G-code: %.0f MB, %d lines in %.1f s: %.1f MB/s; most memory %.1f MB', $size / 1e6, $result['lines'], $taken, $size / 1e6 / $taken, memory_get_peak_usage() / 1e6));
+        $this->line(sprintf(
+            'G-code: %.0f MB, %d lines in %.1f s: %.1f MB/s; most memory %.1f MB',
+            $size / 1e6,
+            $result['lines'],
+            $taken,
+            $size / 1e6 / $taken,
+            memory_get_peak_usage() / 1e6,
+        ));
     }
 
     /**
@@ -99,7 +129,17 @@ final class MeasureCommand extends Command
             $medians[$present] = [$this->median($times), max($times)];
         }
 
-        return array_map(fn (int $present): array => [$name, (string) $present, '20', sprintf('%.2f', $medians[$present][0]), sprintf('%.2f', $medians[$present][1]), sprintf('× %.2f', $medians[$present][0] / $medians[12][0])], array_keys($medians));
+        return array_map(
+            fn (int $present): array => [
+                $name,
+                (string) $present,
+                '20',
+                sprintf('%.2f', $medians[$present][0]),
+                sprintf('%.2f', $medians[$present][1]),
+                sprintf('× %.2f', $medians[$present][0] / $medians[12][0]),
+            ],
+            array_keys($medians),
+        );
     }
 
     /**

@@ -59,7 +59,11 @@ final readonly class DiagnosisController
     public function withdraw(int $job, int $finding, ShowDiagnosisRequest $request, WithdrawFinding $withdraw): FindView
     {
         Gate::authorize(Ability::Work);
-        $withdraw->withdraw(Job::query()->findOrFail($job), JobFinding::query()->where('job_id', $job)->findOrFail($finding), Here::person());
+        $withdraw->withdraw(
+            Job::query()->findOrFail($job),
+            JobFinding::query()->where('job_id', $job)->findOrFail($finding),
+            Here::person(),
+        );
 
         return $this->find->of($job, $request->swapFirst());
     }
@@ -85,7 +89,12 @@ final readonly class DiagnosisController
     public function pass(int $job, PassFindRequest $request, ConfirmFaults $confirm): JobView
     {
         Gate::authorize(Ability::Work);
-        $confirm->pass(Job::query()->findOrFail($job), $request->string('reason')->toString(), $request->integer('version'), Here::person());
+        $confirm->pass(
+            Job::query()->findOrFail($job),
+            $request->string('reason')->toString(),
+            $request->integer('version'),
+            Here::person(),
+        );
 
         return $this->show->of($job);
     }
@@ -93,7 +102,13 @@ final readonly class DiagnosisController
     public function supersede(int $job, SupersedeRequest $request, ConfirmFaults $confirm): JobView
     {
         Gate::authorize(Ability::Work);
-        $confirm->supersede(Job::query()->findOrFail($job), $request->string('fault')->toString(), $request->words('overturnedBy'), $request->integer('version'), Here::person());
+        $confirm->supersede(
+            Job::query()->findOrFail($job),
+            $request->string('fault')->toString(),
+            $request->words('overturnedBy'),
+            $request->integer('version'),
+            Here::person(),
+        );
 
         return $this->show->of($job);
     }

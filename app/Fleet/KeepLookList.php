@@ -42,8 +42,18 @@ final readonly class KeepLookList
             if ($machines->isEmpty()) {
                 throw Refused::because('fault', 'There is no other machine with this part here.');
             }
-            $list = LookList::query()->create(['fault' => $fault->code, 'look' => $sisters->look, 'because' => $sisters->because, 'job_id' => $job->id, 'opened_by' => $by->id, 'opened_at' => now()]);
-            DB::table('looks_owed')->insert($machines->map(static fn (mixed $id): array => ['look_list_id' => $list->id, 'machine_id' => $id])->all());
+            $list = LookList::query()->create([
+                'fault' => $fault->code,
+                'look' => $sisters->look,
+                'because' => $sisters->because,
+                'job_id' => $job->id,
+                'opened_by' => $by->id,
+                'opened_at' => now(),
+            ]);
+            DB::table('looks_owed')->insert($machines->map(static fn (mixed $id): array => [
+                'look_list_id' => $list->id,
+                'machine_id' => $id,
+            ])->all());
 
             return new Said('look-list', sprintf('Look-list opened: %s on %d other machines', $fault->name, $machines->count()));
         }, byHand: false);

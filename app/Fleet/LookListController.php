@@ -37,7 +37,13 @@ final readonly class LookListController
     {
         Gate::authorize(Ability::Work);
         $found = LookList::query()->findOrFail($list);
-        $this->keep->look($found, Machine::known($request->string('tag')->toString()), $request->boolean('affected'), $request->words('note'), Here::person());
+        $this->keep->look(
+            $found,
+            Machine::known($request->string('tag')->toString()),
+            $request->boolean('affected'),
+            $request->words('note'),
+            Here::person(),
+        );
 
         return $this->show($list);
     }

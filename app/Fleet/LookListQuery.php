@@ -22,7 +22,11 @@ final readonly class LookListQuery
     public function one(LookList $list): LookListView
     {
         $list->load(['job.machine', 'openedBy', 'owed.machine', 'owed.lookedBy']);
-        $owed = $list->owed->sortBy([fn (LookOwed $a, LookOwed $b): int => [$a->looked_at !== null, $a->affected !== true, $a->machine->tag] <=> [$b->looked_at !== null, $b->affected !== true, $b->machine->tag]]);
+        $owed = $list->owed->sortBy([fn (LookOwed $a, LookOwed $b): int => [
+            $a->looked_at !== null,
+            $a->affected !== true,
+            $a->machine->tag,
+        ] <=> [$b->looked_at !== null, $b->affected !== true, $b->machine->tag]]);
         $open = Job::openOf($owed->map(static fn (LookOwed $o): int => $o->machine_id));
         $count = LookCount::of($owed->count(), $owed->whereNotNull('looked_at')->count(), $owed->where('affected', true)->count());
         $check = $this->knowledge->checks[$list->look] ?? null;
@@ -51,7 +55,11 @@ final readonly class LookListQuery
             shareLow: $count->interval()[0] ?? null,
             shareHigh: $count->interval()[1] ?? null,
             said: $count->because(),
-            machines: array_values($owed->map(fn (LookOwed $o): LookView => LookView::of($o, $this->knowledge, $open[$o->machine_id] ?? null))->all()),
+            machines: array_values($owed->map(fn (LookOwed $o): LookView => LookView::of(
+                $o,
+                $this->knowledge,
+                $open[$o->machine_id] ?? null,
+            ))->all()),
         );
     }
 
@@ -70,9 +78,19 @@ final readonly class LookListQuery
     private function lines(?Machine $machine): array
     {
         $rows = DB::table('look_lists as l')->join('looks_owed as o', 'o.look_list_id', '=', 'l.id')
-            ->when($machine !== null, fn ($q) => $q->whereNull('l.closed_at')->whereExists(fn ($own) => $own->from('looks_owed as w')->whereColumn('w.look_list_id', 'l.id')->where('w.machine_id', $machine?->id)))
+            ->when(
+                $machine !== null,
+                fn ($q) => $q->whereNull('l.closed_at')
+                    ->whereExists(fn ($own) => $own->from('looks_owed as w')->whereColumn('w.look_list_id', 'l.id')->where(
+                        'w.machine_id',
+                        $machine?->id,
+                    )),
+            )
             ->groupBy('l.id', 'l.fault', 'l.look', 'l.closed_at')
-            ->selectRaw('l.id, l.fault, l.look, l.closed_at, count(*) as machines, count(o.looked_at) as looked, count(*) FILTER (WHERE o.affected) as affected, bool_or(o.affected) FILTER (WHERE o.machine_id = ?) as here', [$machine->id ?? 0])
+            ->selectRaw(
+                'l.id, l.fault, l.look, l.closed_at, count(*) as machines, count(o.looked_at) as looked, count(*) FILTER (WHERE o.affected) as affected, bool_or(o.affected) FILTER (WHERE o.machine_id = ?) as here',
+                [$machine->id ?? 0],
+            )
             ->orderByRaw('l.closed_at IS NOT NULL, l.id DESC')->limit(self::MOST)->get();
 
         return array_values($rows->map(fn (object $row): LookListLine => new LookListLine(

@@ -23,7 +23,12 @@ final readonly class LookedInJob implements HearsChecks
         foreach ($open as $owed) {
             $fault = $this->knowledge->faults[$owed->list->fault] ?? null;
             $signs = array_intersect($this->knowledge->checks[$owed->list->look]->yields ?? [], array_keys($fault->shows ?? []));
-            $owed->update(['affected' => array_intersect($signs, $present) !== [], 'job_id' => $job->id, 'looked_by' => $by->id, 'looked_at' => now()]);
+            $owed->update([
+                'affected' => array_intersect($signs, $present) !== [],
+                'job_id' => $job->id,
+                'looked_by' => $by->id,
+                'looked_at' => now(),
+            ]);
         }
     }
 }

@@ -20,7 +20,10 @@ final readonly class SistersQuery
     /** @return Builder<Machine> */
     public function of(Fault $fault, Machine $found): Builder
     {
-        $families = array_keys(array_filter($this->knowledge->families, static fn (Family $f): bool => $fault->sisters?->include($f, $fault) ?? false));
+        $families = array_keys(array_filter(
+            $this->knowledge->families,
+            static fn (Family $f): bool => $fault->sisters?->include($f, $fault) ?? false,
+        ));
 
         return Machine::query()->whereIn('family', $families)->where('id', '<>', $found->id)->whereNotIn('place', ['scrap', 'donor']);
     }

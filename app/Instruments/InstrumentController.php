@@ -22,7 +22,13 @@ use OddBench\Knowledge\Knowledge;
 final readonly class InstrumentController
 {
     /** A body that is a file goes to this key of the instrument. */
-    private const FILE_OF = ['pluck-frequency' => 'wav_file', 'gcode' => 'file', 'thermal-log' => 'csv_file', 'runaway-test' => 'csv_file', 'relay-tune' => 'csv_file'];
+    private const FILE_OF = [
+        'pluck-frequency' => 'wav_file',
+        'gcode' => 'file',
+        'thermal-log' => 'csv_file',
+        'runaway-test' => 'csv_file',
+        'relay-tune' => 'csv_file',
+    ];
 
     public function __construct(private Knowledge $knowledge)
     {
@@ -31,7 +37,10 @@ final readonly class InstrumentController
     /** Works something out; nothing is kept. The body is a JSON object, or the file itself with the rest in the query. */
     public function compute(string $name, Request $request): InstrumentResult
     {
-        return InstrumentResult::of($this->named($name)->compute($request->isJson() ? JsonObject::decode($request->getContent()) : $this->withFile($name, $request)));
+        return InstrumentResult::of(
+            $this->named($name)
+                ->compute($request->isJson() ? JsonObject::decode($request->getContent()) : $this->withFile($name, $request)),
+        );
     }
 
     public function index(): SheetsView
@@ -53,7 +62,14 @@ final readonly class InstrumentController
         Gate::authorize(Ability::Work);
         [$sheet, $input, $result] = $this->read($name, $request);
         $position = $request->query('position');
-        $take->take(Job::query()->with('machine')->findOrFail($job), $sheet, $input, $result, is_string($position) && $position !== '' ? $position : null, Here::person());
+        $take->take(
+            Job::query()->with('machine')->findOrFail($job),
+            $sheet,
+            $input,
+            $result,
+            is_string($position) && $position !== '' ? $position : null,
+            Here::person(),
+        );
 
         return ReadView::of($sheet, SheetResult::of($sheet, $input, $result), $input, $result);
     }
@@ -65,7 +81,12 @@ final readonly class InstrumentController
 
     private function sheetOf(string $name): InstrumentSheet
     {
-        return $this->knowledge->instruments[$name] ?? throw InputError::unknown('name', 'instrument', $name, array_keys($this->knowledge->instruments));
+        return $this->knowledge->instruments[$name] ?? throw InputError::unknown(
+            'name',
+            'instrument',
+            $name,
+            array_keys($this->knowledge->instruments),
+        );
     }
 
     /** @return array{InstrumentSheet, array<string, mixed>, array<string, mixed>} sheet, input, result */
@@ -97,7 +118,10 @@ final readonly class InstrumentController
     /** @return array<string, mixed> */
     private function withFile(string $name, Request $request): array
     {
-        $key = self::FILE_OF[$name] ?? throw InputError::at('input', 'This instrument takes a JSON object, with the header Content-Type: application/json.');
+        $key = self::FILE_OF[$name] ?? throw InputError::at(
+            'input',
+            'This instrument takes a JSON object, with the header Content-Type: application/json.',
+        );
         $input = [];
         foreach ($request->query() as $field => $value) {
             $input[(string) $field] = is_string($value) && is_numeric($value) ? (float) $value : $value;

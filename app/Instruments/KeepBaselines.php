@@ -25,7 +25,16 @@ final readonly class KeepBaselines
         foreach ($latest as $reading) {
             [$value, $unit] = $this->figure($reading);
             if ($value !== null && in_array($reading->verdict, ['ok', null], true)) {
-                DB::table('baselines')->insert(['machine_id' => $job->machine_id, 'reading_id' => $reading->id, 'job_id' => $job->id, 'instrument' => $reading->instrument, 'position' => $reading->position, 'value' => $value, 'unit' => $unit, 'at' => now()]);
+                DB::table('baselines')->insert([
+                    'machine_id' => $job->machine_id,
+                    'reading_id' => $reading->id,
+                    'job_id' => $job->id,
+                    'instrument' => $reading->instrument,
+                    'position' => $reading->position,
+                    'value' => $value,
+                    'unit' => $unit,
+                    'at' => now(),
+                ]);
             }
         }
     }

@@ -43,8 +43,21 @@ final readonly class ReadView extends View
         return new self(
             $plain->verdict,
             $plain->because,
-            array_map(static fn (array $line): ResultLineView => new ResultLineView($line['label'], $line['value'], $line['unit']), $shown->lines),
-            $g === null ? null : new GaugeView($g['label'], $g['unit'], $g['value'], $g['from'], $g['to'], $g['ok'][0], $g['ok'][1], $g['watch'][0], $g['watch'][1]),
+            array_map(
+                static fn (array $line): ResultLineView => new ResultLineView($line['label'], $line['value'], $line['unit']),
+                $shown->lines,
+            ),
+            $g === null ? null : new GaugeView(
+                $g['label'],
+                $g['unit'],
+                $g['value'],
+                $g['from'],
+                $g['to'],
+                $g['ok'][0],
+                $g['ok'][1],
+                $g['watch'][0],
+                $g['watch'][1],
+            ),
             $shown->worked,
             $sheet->source,
             array_filter($input, static fn (mixed $value): bool => ! $value instanceof Contents),

@@ -27,7 +27,8 @@ final readonly class SheetView extends View
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $cautions,
         #[OA\Property(type: 'array', items: new OA\Items(ref: SheetInputView::class))] public array $inputs,
         #[OA\Property] public string $source,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'classes of part it is measured at')] public array $parts,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'classes of part it is measured at')]
+        public array $parts,
         #[OA\Property(description: 'it can be kept in a job')] public bool $kept,
     ) {
     }
@@ -37,7 +38,19 @@ final readonly class SheetView extends View
         return new self(
             $sheet->code, $sheet->of, $sheet->name, $sheet->about,
             array_map(static fn (string $hazard): string => $knowledge->hazards[$hazard] ?? $hazard, $sheet->hazards),
-            array_map(static fn (SheetInput $i): SheetInputView => new SheetInputView($i->key, $i->label, $i->unit, $i->kind, $i->start, $i->optional, $i->choices, $i->accept), $sheet->inputs),
+            array_map(
+                static fn (SheetInput $i): SheetInputView => new SheetInputView(
+                    $i->key,
+                    $i->label,
+                    $i->unit,
+                    $i->kind,
+                    $i->start,
+                    $i->optional,
+                    $i->choices,
+                    $i->accept,
+                ),
+                $sheet->inputs,
+            ),
             $sheet->source,
             $sheet->keeps->parts ?? [],
             $sheet->keeps !== null,

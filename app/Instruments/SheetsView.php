@@ -20,6 +20,9 @@ final readonly class SheetsView extends View
 
     public static function of(Knowledge $knowledge): self
     {
-        return new self(array_values(array_map(static fn (InstrumentSheet $s): SheetView => SheetView::of($s, $knowledge), $knowledge->instruments)));
+        return new self(array_values(array_map(
+            static fn (InstrumentSheet $s): SheetView => SheetView::of($s, $knowledge),
+            $knowledge->instruments,
+        )));
     }
 }

@@ -66,7 +66,10 @@ final readonly class BookIn
         }
         $last = $machine->hoursRun();
         if ($booking->hours !== null && $last !== null && $booking->hours < $last) {
-            throw InputError::at('hours', "The hours run backwards: {$machine->tag} had {$last} h at its last visit, and {$booking->hours} h is less. Read the counter again; if the board was changed, book it in without hours.");
+            throw InputError::at(
+                'hours',
+                "The hours run backwards: {$machine->tag} had {$last} h at its last visit, and {$booking->hours} h is less. Read the counter again; if the board was changed, book it in without hours.",
+            );
         }
     }
 }

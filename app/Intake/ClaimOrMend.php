@@ -26,7 +26,11 @@ final readonly class ClaimOrMend
                 $job->waits_until = null;
             }
 
-            return new Said('warranty', ($choice === 'claim' ? 'Warranty: claimed, not opened' : 'Warranty: mended here, its loss accepted').($note === null ? '' : ". {$note}"));
+            return new Said(
+                'warranty',
+                ($choice === 'claim' ? 'Warranty: claimed, not opened' : 'Warranty: mended here, its loss accepted')
+                    .($note === null ? '' : ". {$note}"),
+            );
         });
     }
 

@@ -10,9 +10,19 @@ use OddBench\Input\InputError;
 /** Corrects what was written at Book in, and says what a job waits for. */
 final readonly class EditJob
 {
-    private const WORDS = ['complaint' => 'complaint', 'screen_said' => 'what the screen said', 'came_along' => 'what came along', 'promised_for' => 'the promised day'];
+    private const WORDS = [
+        'complaint' => 'complaint',
+        'screen_said' => 'what the screen said',
+        'came_along' => 'what came along',
+        'promised_for' => 'the promised day',
+    ];
 
-    private const WAITS = ['itself' => 'runs by itself', 'part' => 'waits on a part', 'person' => 'waits on a person', 'claim' => 'waits on a claim'];
+    private const WAITS = [
+        'itself' => 'runs by itself',
+        'part' => 'waits on a part',
+        'person' => 'waits on a person',
+        'claim' => 'waits on a claim',
+    ];
 
     public function __construct(private JobRecord $record, private Hands $hands)
     {
@@ -50,7 +60,12 @@ final readonly class EditJob
             $job->waits_until = $for === null || $minutes === null ? null : now()->addMinutes($minutes);
             $this->hands->off($job);
 
-            return new Said('waits', $for === null ? 'Ready for hands again' : ucfirst(self::WAITS[$for]).($note === null ? '' : ": {$note}").($minutes === null ? '' : ", {$minutes} min"));
+            return new Said(
+                'waits',
+                $for === null
+                    ? 'Ready for hands again'
+                    : ucfirst(self::WAITS[$for]).($note === null ? '' : ": {$note}").($minutes === null ? '' : ", {$minutes} min"),
+            );
         }, byHand: false);
     }
 }

@@ -14,7 +14,11 @@ final class Hands
 
     public function on(Job $job, Person $person): void
     {
-        $still = WorkSpell::query()->where(['person_id' => $person->id, 'job_id' => $job->id, 'station' => $job->station->value])->whereNull('ended_at')
+        $still = WorkSpell::query()->where([
+            'person_id' => $person->id,
+            'job_id' => $job->id,
+            'station' => $job->station->value,
+        ])->whereNull('ended_at')
             ->where('last_seen_at', '>=', now()->subMinutes(self::FORGOTTEN_MINUTES))->update(['last_seen_at' => now()]);
         if ($still > 0) {
             return;
@@ -30,7 +34,13 @@ final class Hands
         if ($open !== null) {
             $this->end($open);
         }
-        WorkSpell::query()->create(['job_id' => $job->id, 'person_id' => $person->id, 'station' => $job->station->value, 'began_at' => now(), 'last_seen_at' => now()]);
+        WorkSpell::query()->create([
+            'job_id' => $job->id,
+            'person_id' => $person->id,
+            'station' => $job->station->value,
+            'began_at' => now(),
+            'last_seen_at' => now(),
+        ]);
     }
 
     public function off(Job $job, ?Person $person = null): void

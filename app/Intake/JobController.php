@@ -34,7 +34,14 @@ final readonly class JobController
             $heldAs = $request->string('heldAs')->toString();
             $machine = $tag !== null
                 ? Machine::known($tag)
-                : $register->register($request->string('family')->toString(), $request->words('serial'), $heldAs, $request->words('ownerName'), $request->words('ownerContact'), $request->wholeOrNull('pricePaidMinor'));
+                : $register->register(
+                    $request->string('family')->toString(),
+                    $request->words('serial'),
+                    $heldAs,
+                    $request->words('ownerName'),
+                    $request->words('ownerContact'),
+                    $request->wholeOrNull('pricePaidMinor'),
+                );
 
             return $bookIn->book($machine, new Booking(
                 kind: JobKind::from($request->string('kind')->toString()),
@@ -61,7 +68,12 @@ final readonly class JobController
             $for = $request->validated('waitsFor');
             $edit->wait($found, $for, $request->words('waitsNote'), $request->wholeOrNull('waitsMinutes'), $version, Here::person());
         } else {
-            $columns = ['complaint' => 'complaint', 'screenSaid' => 'screen_said', 'cameAlong' => 'came_along', 'promisedFor' => 'promised_for'];
+            $columns = [
+                'complaint' => 'complaint',
+                'screenSaid' => 'screen_said',
+                'cameAlong' => 'came_along',
+                'promisedFor' => 'promised_for',
+            ];
             $changes = [];
             foreach ($columns as $key => $column) {
                 if ($request->has($key)) {
@@ -77,7 +89,13 @@ final readonly class JobController
     public function move(int $job, MoveJobRequest $request, MoveJob $move): JobView
     {
         Gate::authorize(Ability::Work);
-        $move->move(Job::query()->findOrFail($job), Station::from($request->string('to')->toString()), $request->words('why'), $request->integer('version'), Here::person());
+        $move->move(
+            Job::query()->findOrFail($job),
+            Station::from($request->string('to')->toString()),
+            $request->words('why'),
+            $request->integer('version'),
+            Here::person(),
+        );
 
         return $this->show->of($job);
     }

@@ -79,7 +79,12 @@ final readonly class JobRecord
         if ($version === null || $version === $job->version) {
             return;
         }
-        $changes = JobEvent::query()->with('person')->where('job_id', $job->id)->where('version', '>', $version)->orderBy('id')->limit(5)->get()
+        $changes = JobEvent::query()->with('person')
+            ->where('job_id', $job->id)
+            ->where('version', '>', $version)
+            ->orderBy('id')
+            ->limit(5)
+            ->get()
             ->map(fn (JobEvent $event): string => "{$event->person->name} at {$event->at->format('H:i')}: {$event->text}")->all();
 
         throw Stale::since(array_values($changes), $job->version);

@@ -41,6 +41,14 @@ final readonly class KeepPhotograph
         }
         KeptFile::put($path, $jpeg, 'photograph', 'photograph');
 
-        return Photograph::query()->create(['job_id' => $job->id, 'path' => $path, 'width' => $size[0], 'height' => $size[1], 'bytes' => strlen($jpeg), 'person_id' => $by->id, 'at' => now()]);
+        return Photograph::query()->create([
+            'job_id' => $job->id,
+            'path' => $path,
+            'width' => $size[0],
+            'height' => $size[1],
+            'bytes' => strlen($jpeg),
+            'person_id' => $by->id,
+            'at' => now(),
+        ]);
     }
 }

@@ -50,6 +50,9 @@ final readonly class MoveJob
         $job->station_since = now();
         $job->waits_for = $job->waits_note = $job->waits_until = null;
 
-        return new Said('moved', ($back ? "Back to {$to->words()}" : "On to {$to->words()}").($why === null || trim($why) === '' ? '' : ": {$why}"));
+        return new Said(
+            'moved',
+            ($back ? "Back to {$to->words()}" : "On to {$to->words()}").($why === null || trim($why) === '' ? '' : ": {$why}"),
+        );
     }
 }

@@ -13,6 +13,10 @@ final class MoveJobRequest extends Form
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['to' => ['required', 'string', Rule::enum(Station::class)], 'why' => ['nullable', 'string', 'max:500'], 'version' => ['required', 'integer']];
+        return [
+            'to' => ['required', 'string', Rule::enum(Station::class)],
+            'why' => ['nullable', 'string', 'max:500'],
+            'version' => ['required', 'integer'],
+        ];
     }
 }

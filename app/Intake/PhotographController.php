@@ -25,6 +25,10 @@ final readonly class PhotographController
     {
         $found = Photograph::query()->findOrFail($photograph);
 
-        return response((string) Storage::get($found->path), 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        return response(
+            (string) Storage::get($found->path),
+            200,
+            ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable'],
+        );
     }
 }

@@ -82,7 +82,12 @@ final readonly class ReadJob implements ShowJob
         return new WholeJobView(
             id: $job->id,
             version: $job->version,
-            machine: MachineSummary::of($machine, $this->knowledge, $safety->redTag !== null, Job::openOf([$machine->id])[$machine->id] ?? null),
+            machine: MachineSummary::of(
+                $machine,
+                $this->knowledge,
+                $safety->redTag !== null,
+                Job::openOf([$machine->id])[$machine->id] ?? null,
+            ),
             kind: $job->kind->value,
             station: $job->station->value,
             stations: $this->stations($state),
@@ -103,8 +108,15 @@ final readonly class ReadJob implements ShowJob
             handsOf: $job->spell?->person->name,
             redTag: $safety->redTag === null ? null : RedTagView::of($safety->redTag),
             safetyAnswers: AnswersOfJob::of($state)->answers,
-            findings: array_values($found->findings()->map(fn (JobFinding $f): FindingView => FindingView::of($f, $this->knowledge))->all()),
-            diagnoses: array_values($found->diagnoses->map(fn (Confirmed $c): ConfirmedView => ConfirmedView::of($c, $this->knowledge, in_array($c->fault, $mended, true), $this->sistersToLookAt($job, $c)))->all()),
+            findings: array_values(
+                $found->findings()->map(fn (JobFinding $f): FindingView => FindingView::of($f, $this->knowledge))->all(),
+            ),
+            diagnoses: array_values($found->diagnoses->map(fn (Confirmed $c): ConfirmedView => ConfirmedView::of(
+                $c,
+                $this->knowledge,
+                in_array($c->fault, $mended, true),
+                $this->sistersToLookAt($job, $c),
+            ))->all()),
             mends: array_values($work->mends->map(fn (Mend $m): MendView => MendView::of($m, $this->knowledge))->all()),
             parts: array_values($stock->movements->where('kind', 'used')->map(MovementView::of(...))->all()),
             proofs: $this->proofs->of($state),
@@ -121,7 +133,9 @@ final readonly class ReadJob implements ShowJob
     private function sistersToLookAt(Job $job, Confirmed $confirmed): ?int
     {
         $fault = $this->knowledge->faults[$confirmed->fault] ?? null;
-        if ($fault?->sisters === null || $confirmed->superseded_at !== null || LookList::query()->where('fault', $fault->code)->where(fn ($q) => $q->whereNull('closed_at')->orWhere('job_id', $job->id))->exists()) {
+        if ($fault?->sisters === null
+            || $confirmed->superseded_at !== null
+            || LookList::query()->where('fault', $fault->code)->where(fn ($q) => $q->whereNull('closed_at')->orWhere('job_id', $job->id))->exists()) {
             return null;
         }
         $many = $this->sisters->of($fault, $job->machine)->count();
@@ -134,11 +148,22 @@ final readonly class ReadJob implements ShowJob
     {
         $job = $state->job;
         $minutes = $job->spells()->toBase()
-            ->selectRaw('station, sum(extract(epoch from coalesce(ended_at, least(?::timestamptz, last_seen_at + interval \'30 minutes\')) - began_at)) / 60 as minutes', [now()->toIso8601String()])
+            ->selectRaw(
+                'station, sum(extract(epoch from coalesce(ended_at, least(?::timestamptz, last_seen_at + interval \'30 minutes\')) - began_at)) / 60 as minutes',
+                [now()->toIso8601String()],
+            )
             ->groupBy('station')->pluck('minutes', 'station');
         $walk = $this->walk->of($state);
 
-        return array_map(static fn (Station $s): StationView => new StationView($s->value, $s->words(), round((float) ($minutes[$s->value] ?? 0), 1), $walk->obstacles($job->station, $s)), Station::cases());
+        return array_map(
+            static fn (Station $s): StationView => new StationView(
+                $s->value,
+                $s->words(),
+                round((float) ($minutes[$s->value] ?? 0), 1),
+                $walk->obstacles($job->station, $s),
+            ),
+            Station::cases(),
+        );
     }
 
     /** @return list<WayOutView> */

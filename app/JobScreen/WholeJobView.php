@@ -62,7 +62,8 @@ final readonly class WholeJobView extends JobView
         #[OA\Property(description: 'it left with a sheet')] public bool $sheet,
         #[OA\Property] public ?string $handsOf,
         #[OA\Property] public ?RedTagView $redTag,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'boolean', nullable: true))] public array $safetyAnswers,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'boolean', nullable: true))]
+        public array $safetyAnswers,
         #[OA\Property(type: 'array', items: new OA\Items(ref: FindingView::class))] public array $findings,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ConfirmedView::class))] public array $diagnoses,
         #[OA\Property(type: 'array', items: new OA\Items(ref: MendView::class))] public array $mends,

@@ -24,15 +24,27 @@ final readonly class KnowledgeController
         }
 
         return new KnowledgeView(
-            findings: array_values(array_map(static fn (Finding $f): FindingNameView => new FindingNameView($f->code, $f->name, $f->group, $f->redTag), $knowledge->findings)),
+            findings: array_values(array_map(
+                static fn (Finding $f): FindingNameView => new FindingNameView($f->code, $f->name, $f->group, $f->redTag),
+                $knowledge->findings,
+            )),
             faults: NamedView::all(array_map(static fn ($fault): string => $fault->name, $knowledge->faults)),
-            poweredChecks: NamedView::all(array_map(static fn (Check $c): string => $c->name, array_filter($knowledge->checks, static fn (Check $c): bool => $c->state->needsPower()))),
-            safetyQuestions: array_values(array_map(static fn (SafetyQuestion $q): SafetyQuestionView => new SafetyQuestionView($q->code, $q->ask, $q->measured), $knowledge->safetyQuestions)),
+            poweredChecks: NamedView::all(array_map(
+                static fn (Check $c): string => $c->name,
+                array_filter($knowledge->checks, static fn (Check $c): bool => $c->state->needsPower()),
+            )),
+            safetyQuestions: array_values(array_map(
+                static fn (SafetyQuestion $q): SafetyQuestionView => new SafetyQuestionView($q->code, $q->ask, $q->measured),
+                $knowledge->safetyQuestions,
+            )),
             families: array_values(array_map(static fn (Family $f): FamilyView => self::family($f, $knowledge), $knowledge->families)),
             subsystems: NamedView::all($knowledge->subsystems),
             partClasses: NamedView::all($knowledge->partClasses),
             began: NamedView::all($began),
-            places: array_values(array_map(static fn (Place $p): PlaceView => new PlaceView($p->code, $p->name, $p->findings), $knowledge->places)),
+            places: array_values(array_map(
+                static fn (Place $p): PlaceView => new PlaceView($p->code, $p->name, $p->findings),
+                $knowledge->places,
+            )),
             settings: NamedView::all($knowledge->settings),
         );
     }

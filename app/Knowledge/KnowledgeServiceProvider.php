@@ -68,6 +68,9 @@ final class KnowledgeServiceProvider extends ServiceProvider
     /** Knowledge kept by another release of the classes is not taken for this one's. */
     private static function form(): string
     {
-        return sha1(implode(',', array_map(static fn (string $file): string => (string) filemtime($file), glob(base_path('core/Knowledge/*.php')) ?: [])));
+        return sha1(implode(
+            ',',
+            array_map(static fn (string $file): string => (string) filemtime($file), glob(base_path('core/Knowledge/*.php')) ?: []),
+        ));
     }
 }

@@ -37,7 +37,15 @@ final readonly class KeepPaper
         $path = sprintf('papers/%s/%s.%s', $code, sha1($kept), $pdf ? 'pdf' : 'jpg');
         KeptFile::put($path, $kept, 'file', 'paper');
 
-        return Paper::query()->create(['family' => $code, 'title' => $title, 'path' => $path, 'mime' => $pdf ? self::PDF : 'image/jpeg', 'bytes' => strlen($kept), 'person_id' => $by->id, 'at' => now()]);
+        return Paper::query()->create([
+            'family' => $code,
+            'title' => $title,
+            'path' => $path,
+            'mime' => $pdf ? self::PDF : 'image/jpeg',
+            'bytes' => strlen($kept),
+            'person_id' => $by->id,
+            'at' => now(),
+        ]);
     }
 
     /** @param  'position'|'socket'  $kind */
@@ -51,6 +59,15 @@ final readonly class KeepPaper
         if (($x === null) !== ($y === null) || ($paper->isPicture() && $x === null)) {
             throw InputError::at('x', 'Point at the place on the picture.');
         }
-        PaperMark::query()->create(['paper_id' => $paper->id, 'kind' => $kind, 'code' => $code, 'page' => $page, 'x' => $x, 'y' => $y, 'person_id' => $by->id, 'at' => now()]);
+        PaperMark::query()->create([
+            'paper_id' => $paper->id,
+            'kind' => $kind,
+            'code' => $code,
+            'page' => $page,
+            'x' => $x,
+            'y' => $y,
+            'person_id' => $by->id,
+            'at' => now(),
+        ]);
     }
 }

@@ -76,7 +76,10 @@ final class Machine extends Model
     {
         $tag = Tag::read($typed)->text();
 
-        return self::query()->where('tag', $tag)->first() ?? throw Refused::notFound('tag', "No machine here has the tag {$tag}. Check the label, or book it in as a new one.");
+        return self::query()->where('tag', $tag)->first() ?? throw Refused::notFound(
+            'tag',
+            "No machine here has the tag {$tag}. Check the label, or book it in as a new one.",
+        );
     }
 
     public function hoursRun(): ?float

@@ -25,7 +25,15 @@ final readonly class PaperController
 
         return new PapersView(array_values($papers->map(static fn (Paper $p): PaperView => new PaperView(
             $p->id, $p->family, $p->title, "/files/papers/{$p->id}", $p->isPicture(),
-            array_values($p->marks->map(static fn (PaperMark $m): PaperMarkView => new PaperMarkView($m->id, $m->page, $m->x, $m->y, $m->kind, $m->code, $m->kind === 'position' ? (isset($of->positions[$m->code]) ? $of->positions[$m->code]->name : $m->code) : $m->code))->all()),
+            array_values($p->marks->map(static fn (PaperMark $m): PaperMarkView => new PaperMarkView(
+                $m->id,
+                $m->page,
+                $m->x,
+                $m->y,
+                $m->kind,
+                $m->code,
+                $m->kind === 'position' ? (isset($of->positions[$m->code]) ? $of->positions[$m->code]->name : $m->code) : $m->code,
+            ))->all()),
         ))->all()));
     }
 
@@ -53,7 +61,15 @@ final readonly class PaperController
         $found = Paper::query()->whereNull('withdrawn_at')->findOrFail($paper);
         /** @var 'position'|'socket' $kind */
         $kind = $request->string('kind')->toString();
-        $keep->mark($found, $kind, $request->string('code')->toString(), $request->wholeOrNull('page') ?? 1, $request->numberOrNull('x'), $request->numberOrNull('y'), Here::person());
+        $keep->mark(
+            $found,
+            $kind,
+            $request->string('code')->toString(),
+            $request->wholeOrNull('page') ?? 1,
+            $request->numberOrNull('x'),
+            $request->numberOrNull('y'),
+            Here::person(),
+        );
 
         return $this->index($found->family);
     }
@@ -70,6 +86,15 @@ final readonly class PaperController
     {
         $found = Paper::query()->findOrFail($paper);
 
-        return response((string) Storage::get($found->path), 200, ['Content-Type' => $found->mime, 'Content-Disposition' => 'inline', 'X-Content-Type-Options' => 'nosniff', 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        return response(
+            (string) Storage::get($found->path),
+            200,
+            [
+                'Content-Type' => $found->mime,
+                'Content-Disposition' => 'inline',
+                'X-Content-Type-Options' => 'nosniff',
+                'Cache-Control' => 'private, max-age=31536000, immutable',
+            ],
+        );
     }
 }

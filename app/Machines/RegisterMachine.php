@@ -21,11 +21,20 @@ final readonly class RegisterMachine
      *
      * @throws InputError for an unknown family, a serial that is known already, or an owner or price that does not fit
      */
-    public function register(string $family, ?string $serial, string $heldAs, ?string $ownerName, ?string $ownerContact, ?int $pricePaidMinor): Machine
-    {
+    public function register(
+        string $family,
+        ?string $serial,
+        string $heldAs,
+        ?string $ownerName,
+        ?string $ownerContact,
+        ?int $pricePaidMinor,
+    ): Machine {
         $known = $this->knowledge->family($family);
         if (($heldAs === 'owner') !== ($ownerName !== null)) {
-            throw InputError::at('ownerName', $heldAs === 'owner' ? 'Whose machine is it? Give the owner’s name.' : 'An owner’s name goes with an owner’s machine only.');
+            throw InputError::at(
+                'ownerName',
+                $heldAs === 'owner' ? 'Whose machine is it? Give the owner’s name.' : 'An owner’s name goes with an owner’s machine only.',
+            );
         }
         if ($pricePaidMinor !== null && $heldAs !== 'resale') {
             throw InputError::at('pricePaidMinor', 'A price paid goes with a machine bought for resale only.');
@@ -53,7 +62,10 @@ final readonly class RegisterMachine
     {
         $known = $serial === null ? null : Machine::query()->where(['family' => $family, 'serial' => $serial])->value('tag');
         if (is_string($known)) {
-            throw InputError::at('serial', "A machine of this family with the serial {$serial} is known already: it is {$known}. Book that one in.");
+            throw InputError::at(
+                'serial',
+                "A machine of this family with the serial {$serial} is known already: it is {$known}. Book that one in.",
+            );
         }
     }
 

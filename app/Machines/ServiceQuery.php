@@ -31,7 +31,12 @@ final readonly class ServiceQuery
             $of = [];
             foreach ($this->knowledge->serviceOf($machine->family) as $item) {
                 $done = $last->get("{$machine->id} {$item->code}");
-                $of[] = ServiceDue::of($item, $hours === null ? null : $hours - (float) ($done->hours ?? 0), abs($now - ($done === null ? $known : $done->at->getTimestamp())) / 86_400, $done !== null);
+                $of[] = ServiceDue::of(
+                    $item,
+                    $hours === null ? null : $hours - (float) ($done->hours ?? 0),
+                    abs($now - ($done === null ? $known : $done->at->getTimestamp())) / 86_400,
+                    $done !== null,
+                );
             }
             usort($of, static fn (ServiceDue $a, ServiceDue $b): int => $b->share <=> $a->share);
             $due[$machine->id] = $of;

@@ -48,7 +48,12 @@ final readonly class MachineController
         $tags = RedTag::worn($page->pluck('id'));
 
         return new MachinePage(
-            array_values($page->map(fn (Machine $m): MachineSummary => MachineSummary::of($m, $this->knowledge, isset($tags[$m->id]), $open[$m->id] ?? null))->all()),
+            array_values($page->map(fn (Machine $m): MachineSummary => MachineSummary::of(
+                $m,
+                $this->knowledge,
+                isset($tags[$m->id]),
+                $open[$m->id] ?? null,
+            ))->all()),
             $all,
             $machines->count() > self::PAGE ? $page->last()?->tag : null,
         );
@@ -73,6 +78,9 @@ final readonly class MachineController
     /** @return list<string> */
     private function familiesLike(string $text): array
     {
-        return array_keys(array_filter($this->knowledge->families, static fn ($family): bool => mb_stripos($family->name, $text) !== false));
+        return array_keys(array_filter(
+            $this->knowledge->families,
+            static fn ($family): bool => mb_stripos($family->name, $text) !== false,
+        ));
     }
 }

@@ -25,8 +25,14 @@ final readonly class PassportQuery
 {
     private const LINES = 60;
 
-    public function __construct(private Knowledge $knowledge, private LookListQuery $lookLists, private PositionsQuery $positions, private VisitsQuery $visits, private ServiceQuery $service, private Warranty $warranty)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private LookListQuery $lookLists,
+        private PositionsQuery $positions,
+        private VisitsQuery $visits,
+        private ServiceQuery $service,
+        private Warranty $warranty,
+    ) {
     }
 
     public function of(Machine $machine, ?int $olderThan = null): PassportView
@@ -51,7 +57,10 @@ final readonly class PassportQuery
             timeline: array_values($events->take(self::LINES)->map(TimelineLine::of(...))->all()),
             olderThan: $events->count() > self::LINES ? $events[self::LINES - 1]->id : null,
             lookLists: $this->lookLists->ofMachine($machine),
-            comebacks: Confirmed::query()->whereNull('superseded_at')->whereNotNull('comeback_of')->whereIn('job_id', Job::query()->select('id')->where('machine_id', $machine->id))->distinct()->count('job_id'),
+            comebacks: Confirmed::query()->whereNull('superseded_at')->whereNotNull('comeback_of')->whereIn(
+                'job_id',
+                Job::query()->select('id')->where('machine_id', $machine->id),
+            )->distinct()->count('job_id'),
             ownersPage: Config::string('odd-bench.public_url')."/o/{$machine->page_key}",
             warranty: WarrantyView::of($machine, $this->warranty->runs($machine)),
             service: array_map(ServiceDueView::of(...), $this->service->of(collect([$machine]))[$machine->id] ?? []),

@@ -26,6 +26,15 @@ final readonly class TimelineLine extends View
 
     public static function of(JobEvent $event): self
     {
-        return new self($event->id, $event->job_id, Station::from($event->station)->words(), $event->kind, $event->text, $event->hours === null ? null : (float) $event->hours, $event->person->name, $event->at->toIso8601String());
+        return new self(
+            $event->id,
+            $event->job_id,
+            Station::from($event->station)->words(),
+            $event->kind,
+            $event->text,
+            $event->hours === null ? null : (float) $event->hours,
+            $event->person->name,
+            $event->at->toIso8601String(),
+        );
     }
 }

@@ -25,8 +25,13 @@ final readonly class NextStep implements SaysNextStep
 
     private const LONGEST = 200;
 
-    public function __construct(private Knowledge $knowledge, private DiagnosisQuery $diagnosis, private WalkQuery $walk, private OwedQuery $owed, private TrayQuery $tray)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private DiagnosisQuery $diagnosis,
+        private WalkQuery $walk,
+        private OwedQuery $owed,
+        private TrayQuery $tray,
+    ) {
     }
 
     public function of(JobState $state): array
@@ -44,11 +49,18 @@ final readonly class NextStep implements SaysNextStep
         }
 
         return match ($state->job->station) {
-            Station::Intake, Station::Safety => $this->walk->of($state)->safetyAnswered ? ['On to Find', 1] : ['Answer the safety questions', self::MINUTES_TO_SIGN],
+            Station::Intake,
+            Station::Safety => $this->walk->of($state)->safetyAnswered ? ['On to Find', 1] : [
+                'Answer the safety questions',
+                self::MINUTES_TO_SIGN,
+            ],
             Station::Diagnosis => $this->find($state),
             Station::Repair => $this->fix($state),
             Station::Proof => $this->prove($state),
-            Station::Release => ['Send out: '.mb_strtolower(Destination::forMachineHeldAs($state->job->machine->held_as)[0]->words()), self::MINUTES_TO_SIGN],
+            Station::Release => [
+                'Send out: '.mb_strtolower(Destination::forMachineHeldAs($state->job->machine->held_as)[0]->words()),
+                self::MINUTES_TO_SIGN,
+            ],
         };
     }
 
@@ -96,6 +108,9 @@ final readonly class NextStep implements SaysNextStep
     {
         $missing = $this->owed->plan($state)->missing($this->owed->passed($state));
 
-        return $missing === [] ? ['All proved, on to Send out', 1] : [$missing[0]->proof->name, (int) $this->knowledge->bench->minutesToProve($missing[0]->proof->stage)];
+        return $missing === [] ? ['All proved, on to Send out', 1] : [
+            $missing[0]->proof->name,
+            (int) $this->knowledge->bench->minutesToProve($missing[0]->proof->stage),
+        ];
     }
 }

@@ -23,7 +23,10 @@ final class NextStepsCommand extends Command
             ->chunkById(self::AT_ONCE, static function (Collection $jobs) use ($next): void {
                 foreach (JobState::ofMany($jobs) as $state) {
                     [$step, $minutes] = $next->of($state);
-                    Job::query()->where(['id' => $state->job->id, 'version' => $state->job->version])->update(['next_step' => $step, 'next_minutes' => $minutes]);
+                    Job::query()->where([
+                        'id' => $state->job->id,
+                        'version' => $state->job->version,
+                    ])->update(['next_step' => $step, 'next_minutes' => $minutes]);
                 }
             });
 

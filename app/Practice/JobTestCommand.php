@@ -39,17 +39,44 @@ final class JobTestCommand extends Command
         $sampled = array_map(fn (int $seed): array => $draw($seed)->draw(max(1, (int) $this->option('machines'))), $seeds);
         $written = array_map(static fn (Story $s) => $s->machine($knowledge->family($s->family)->traits), array_values($practice->stories));
         $test = new JobTest($knowledge, $practice->checklist, $prove, (bool) $this->option('second'));
-        foreach (['sampled from the network' => $sampled, 'sampled, with one fault in ten on nobody’s list' => array_map(SampledMachines::withUnheardOf(...), $sampled), 'written' => [$written]] as $name => $draws) {
-            $this->played($name, $prove, $draws, array_map(static fn ($how) => Score::ofDraws(array_map(static fn (array $machines): array => $test->played($machines, $how), $draws)), $test->ways(new Randomizer(new Mt19937($seed)))));
+        foreach ([
+            'sampled from the network' => $sampled,
+            'sampled, with one fault in ten on nobody’s list' => array_map(SampledMachines::withUnheardOf(...), $sampled),
+            'written' => [$written],
+        ] as $name => $draws) {
+            $this->played(
+                $name,
+                $prove,
+                $draws,
+                array_map(
+                    static fn ($how) => Score::ofDraws(array_map(
+                        static fn (array $machines): array => $test->played($machines, $how),
+                        $draws,
+                    )),
+                    $test->ways(new Randomizer(new Mt19937($seed))),
+                ),
+            );
         }
         if ((int) $this->option('best') > 0) {
             $trades = (int) $this->option('best');
             $means = JobTest::againstTheBest(new Randomizer(new Mt19937($seed)), $trades);
-            $this->line(sprintf('%d small random trades: %.2f bench minutes on average as advised, %.2f by the best possible way: %+.1f %%', $trades, $means['ours'], $means['best'], 100 * ($means['ours'] / max(0.01, $means['best']) - 1)));
+            $this->line(sprintf(
+                '%d small random trades: %.2f bench minutes on average as advised, %.2f by the best possible way: %+.1f %%',
+                $trades,
+                $means['ours'],
+                $means['best'],
+                100 * ($means['ours'] / max(0.01, $means['best']) - 1),
+            ));
         }
         if ((int) $this->option('calibrate') > 0) {
-            $this->reliability('Faults in question by what is told at the counter, sampled machines', $test->calibration($draw($seed)->drawTold((int) $this->option('calibrate'))));
-            $this->reliability('The same with what was not told taken as unknown', $test->calibration($draw($seed)->drawTold((int) $this->option('calibrate')), 'unknown'));
+            $this->reliability(
+                'Faults in question by what is told at the counter, sampled machines',
+                $test->calibration($draw($seed)->drawTold((int) $this->option('calibrate'))),
+            );
+            $this->reliability(
+                'The same with what was not told taken as unknown',
+                $test->calibration($draw($seed)->drawTold((int) $this->option('calibrate')), 'unknown'),
+            );
         }
         try {
             $own = $first->calibration();
@@ -68,12 +95,39 @@ final class JobTestCommand extends Command
     private function played(string $name, float $prove, array $draws, array $rows): void
     {
         $charged = $prove > 0 ? sprintf(', %g minutes of proving charged for each mend in vain', $prove) : '';
-        $this->line(sprintf('%d machines%s, %s: bench minutes until what was wrong is settled%s', array_sum(array_map(count(...), $draws)), count($draws) > 1 ? sprintf(' in %d draws', count($draws)) : '', $name, $charged));
+        $this->line(sprintf(
+            '%d machines%s, %s: bench minutes until what was wrong is settled%s',
+            array_sum(array_map(count(...), $draws)),
+            count($draws) > 1 ? sprintf(' in %d draws', count($draws)) : '',
+            $name,
+            $charged,
+        ));
         $this->table(
-            ['way of working', 'mean', 'spread of the draws’ means', 'median', '90th percentile', 'looks', 'mends in vain', 'of danger, in all', 'handed over', 'settled', 'mean against the checklist'],
+            [
+                'way of working',
+                'mean',
+                'spread of the draws’ means',
+                'median',
+                '90th percentile',
+                'looks',
+                'mends in vain',
+                'of danger, in all',
+                'handed over',
+                'settled',
+                'mean against the checklist',
+            ],
             array_map(static fn (string $way): array => [
-                $way, sprintf('%.1f', $rows[$way]->mean), $rows[$way]->spread === null ? '' : sprintf('± %.1f', $rows[$way]->spread), sprintf('%.1f', $rows[$way]->median), sprintf('%.1f', $rows[$way]->ninetieth), sprintf('%.1f', $rows[$way]->looks),
-                sprintf('%.2f', $rows[$way]->inVain), "{$rows[$way]->gravelyInVain}", "{$rows[$way]->handed}", "{$rows[$way]->settled}", sprintf('%+.0f %%', 100 * ($rows[$way]->mean / max(0.1, $rows[self::LIST]->mean) - 1)),
+                $way,
+                sprintf('%.1f', $rows[$way]->mean),
+                $rows[$way]->spread === null ? '' : sprintf('± %.1f', $rows[$way]->spread),
+                sprintf('%.1f', $rows[$way]->median),
+                sprintf('%.1f', $rows[$way]->ninetieth),
+                sprintf('%.1f', $rows[$way]->looks),
+                sprintf('%.2f', $rows[$way]->inVain),
+                "{$rows[$way]->gravelyInVain}",
+                "{$rows[$way]->handed}",
+                "{$rows[$way]->settled}",
+                sprintf('%+.0f %%', 100 * ($rows[$way]->mean / max(0.1, $rows[self::LIST]->mean) - 1)),
             ], array_keys($rows)),
         );
     }
@@ -82,7 +136,10 @@ final class JobTestCommand extends Command
     {
         $this->line(sprintf('%s: %d, Brier score %.4f', $name, $of->count, $of->brier));
         $this->table(['told', 'how many', 'told on average', 'was so'], array_map(static fn (array $row): array => [
-            sprintf('%.1f to %.1f', $row['from'], $row['to']), "{$row['count']}", sprintf('%.1f %%', 100 * $row['told']), sprintf('%.1f %%', 100 * $row['was']),
+            sprintf('%.1f to %.1f', $row['from'], $row['to']),
+            "{$row['count']}",
+            sprintf('%.1f %%', 100 * $row['told']),
+            sprintf('%.1f %%', 100 * $row['was']),
         ], $of->rows));
     }
 }

@@ -12,7 +12,11 @@ final readonly class Evidence
      * @param  string|null  $log  temperatures as CSV or as the firmware says them
      * @param  float  $intervalS  between two lines of the firmware
      */
-    public function __construct(public ?string $note = null, public ?int $photograph = null, public ?string $log = null, public float $intervalS = 1.0)
-    {
+    public function __construct(
+        public ?string $note = null,
+        public ?int $photograph = null,
+        public ?string $log = null,
+        public float $intervalS = 1.0,
+    ) {
     }
 }

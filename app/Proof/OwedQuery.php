@@ -70,8 +70,11 @@ final readonly class OwedQuery
         $later = static fn (Carbon $at): bool => $moment === null || $at->gt($moment);
         $work = WorkOnJob::of($state);
         $mends = $work->mends->filter(fn (Mend $mend): bool => $later($mend->at));
-        $fitted = StockOfJob::of($state)->fitted()->filter(fn (Movement $m): bool => $later($m->at))->map(fn (Movement $m): string => (string) $m->position);
-        $unplugged = $work->takenOff->filter(fn (TakenOff $t): bool => $later($t->back->at ?? $t->at))->flatMap(fn (TakenOff $t): array => $t->sockets);
+        $fitted = StockOfJob::of($state)->fitted()
+            ->filter(fn (Movement $m): bool => $later($m->at))
+            ->map(fn (Movement $m): string => (string) $m->position);
+        $unplugged = $work->takenOff->filter(fn (TakenOff $t): bool => $later($t->back->at ?? $t->at))
+            ->flatMap(fn (TakenOff $t): array => $t->sockets);
         $turned = $work->railTurns->filter(fn (RailTurn $t): bool => $later($t->at))->map(fn (RailTurn $t): string => $t->position);
         $family = $this->knowledge->families[$state->job->machine->family] ?? null;
         $each = static fn (array $all): array => array_values(array_unique($all));
@@ -99,7 +102,8 @@ final readonly class OwedQuery
             if ($proof->everyMonths === null || $plan->find($proof->code) !== null || ! $traits->allow($proof->needs)) {
                 continue;
             }
-            $passed = (ProofsOfJob::of($state)->elsewhere[$proof->code] ?? null)?->gt($state->job->opened_at->copy()->subMonths((int) $proof->everyMonths)) ?? false;
+            $passed = (ProofsOfJob::of($state)->elsewhere[$proof->code] ?? null)?->gt($state->job->opened_at->copy()->subMonths((int) $proof->everyMonths))
+                ?? false;
             if (! $passed) {
                 $due[] = $proof->code;
             }

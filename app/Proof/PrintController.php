@@ -22,20 +22,34 @@ final readonly class PrintController
         $found = Job::query()->with('machine')->findOrFail($job);
         $plan = StageProofs::plan([], $this->knowledge->family($found->machine->family), null);
 
-        return $this->file("{$found->machine->tag}-{$print}", implode("\n", ProofPrint::from($print)->lines($plan->bed, $plan->hotendC, $plan->bedC, $plan->slots, true))."\n");
+        return $this->file(
+            "{$found->machine->tag}-{$print}",
+            implode("\n", ProofPrint::from($print)->lines($plan->bed, $plan->hotendC, $plan->bedC, $plan->slots, true))."\n",
+        );
     }
 
     public function slab(int $job): Response
     {
         $found = Job::query()->with('machine')->findOrFail($job);
         $plan = StageProofs::plan([], $this->knowledge->family($found->machine->family), null);
-        $slab = (new FlexSlab)->compute(['bed_x_mm' => $plan->bed->xMm, 'bed_y_mm' => $plan->bed->yMm, 'origin' => $plan->bed->middle ? 'middle' : 'corner', 'axis' => 'y', 'nozzle_c' => $plan->hotendC, 'bed_c' => $plan->bedC]);
+        $slab = (new FlexSlab)->compute([
+            'bed_x_mm' => $plan->bed->xMm,
+            'bed_y_mm' => $plan->bed->yMm,
+            'origin' => $plan->bed->middle ? 'middle' : 'corner',
+            'axis' => 'y',
+            'nozzle_c' => $plan->hotendC,
+            'bed_c' => $plan->bedC,
+        ]);
 
         return $this->file("{$found->machine->tag}-loom-slab", is_string($slab['gcode'] ?? null) ? $slab['gcode'] : '');
     }
 
     private function file(string $name, string $gcode): Response
     {
-        return response($gcode, 200, ['Content-Type' => 'text/x-gcode; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}.gcode\""]);
+        return response(
+            $gcode,
+            200,
+            ['Content-Type' => 'text/x-gcode; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}.gcode\""],
+        );
     }
 }

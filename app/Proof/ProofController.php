@@ -22,7 +22,12 @@ final readonly class ProofController
     public function waive(int $job, WaiveProofRequest $request, RecordProof $record): JobView
     {
         Gate::authorize(Ability::Countersign);
-        $record->waive(Job::query()->findOrFail($job), $request->string('proof')->toString(), $request->string('because')->trim()->toString(), Here::person());
+        $record->waive(
+            Job::query()->findOrFail($job),
+            $request->string('proof')->toString(),
+            $request->string('because')->trim()->toString(),
+            Here::person(),
+        );
 
         return $this->show->of($job);
     }
@@ -30,7 +35,14 @@ final readonly class ProofController
     public function record(int $job, RecordProofRequest $request, RecordProof $record, CountRun $count): JobView
     {
         Gate::authorize(Ability::Work);
-        $record->record(Job::query()->findOrFail($job), $request->string('proof')->toString(), $request->numberOrNull('value'), $request->filled('passed') ? $request->boolean('passed') : null, Here::person(), $request->evidence());
+        $record->record(
+            Job::query()->findOrFail($job),
+            $request->string('proof')->toString(),
+            $request->numberOrNull('value'),
+            $request->filled('passed') ? $request->boolean('passed') : null,
+            Here::person(),
+            $request->evidence(),
+        );
         $run = ProofRun::query()->with(['job', 'person'])->where('job_id', $job)->orderByDesc('id')->first();
         if ($run !== null) {
             $count->of($run);

@@ -16,6 +16,12 @@ final class ProofServiceProvider extends ServiceProvider
     {
         $this->app->tag([ProofOnWalk::class], SaysOfWalk::TAG);
         $this->app->bind(RunFiles::class, static fn (): RunFiles => new RunFiles(storage_path('app/runs')));
-        $this->app->bind(Prover::class, static fn (Application $app): Prover => new Prover($app->make(RunFiles::class), max(1.0, (float) config('odd-bench.prover_speed'))));
+        $this->app->bind(
+            Prover::class,
+            static fn (Application $app): Prover => new Prover(
+                $app->make(RunFiles::class),
+                max(1.0, (float) config('odd-bench.prover_speed')),
+            ),
+        );
     }
 }

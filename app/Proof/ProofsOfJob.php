@@ -31,7 +31,9 @@ final readonly class ProofsOfJob implements JobPart
     {
         $results = ProofResult::query()->whereIn('job_id', $jobs->pluck('id'))->orderBy('id')->get()->groupBy('job_id');
         $machines = $jobs->map(static fn (Job $job): int => $job->machine_id)->unique();
-        $passed = ProofResult::query()->join('jobs', 'jobs.id', '=', 'proof_results.job_id')->whereIn('jobs.machine_id', $machines)->where('passed', true)
+        $passed = ProofResult::query()->join('jobs', 'jobs.id', '=', 'proof_results.job_id')
+            ->whereIn('jobs.machine_id', $machines)
+            ->where('passed', true)
             ->groupBy('machine_id', 'job_id', 'proof')->selectRaw('machine_id, job_id, proof, max(at) AS at')->toBase()->get();
         $parts = [];
         foreach ($jobs as $job) {

@@ -25,8 +25,13 @@ use OddBench\Proof\ProvedByLog;
 /** Writes down how a proof went. A failed one sends the job back to Find with the finding it is evidence of. */
 final readonly class RecordProof
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private OwedQuery $owed, private Findings $findings, private PutOnRedTag $redTag)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private JobRecord $record,
+        private OwedQuery $owed,
+        private Findings $findings,
+        private PutOnRedTag $redTag,
+    ) {
     }
 
     /**
@@ -39,19 +44,36 @@ final readonly class RecordProof
     {
         $proof = $this->knowledge->proof($code);
         if ($evidence->log !== null) {
-            $value = $proof->log === null ? throw InputError::at('log', "“{$proof->name}” is not read out of a log.") : ProvedByLog::value($proof->log, $proof->heater, $evidence->log, $evidence->intervalS);
+            $value = $proof->log === null
+                ? throw InputError::at('log', "“{$proof->name}” is not read out of a log.")
+                : ProvedByLog::value($proof->log, $proof->heater, $evidence->log, $evidence->intervalS);
         }
-        if ($evidence->photograph !== null && ! Photograph::query()->where(['id' => $evidence->photograph, 'job_id' => $job->id])->exists()) {
+        if ($evidence->photograph !== null
+            && ! Photograph::query()->where(['id' => $evidence->photograph, 'job_id' => $job->id])->exists()) {
             throw InputError::at('photograph', 'There is no such photograph in this job. Send it first.');
         }
 
         return $this->record->write($job, $by, null, function (Job $job) use ($code, $value, $passed, $by, $evidence): Said {
             $owed = $this->open($job, $code);
             [$value, $ok] = $this->judge($owed, $value, $passed);
-            ProofResult::query()->create(['job_id' => $job->id, 'proof' => $code, 'passed' => $ok, 'value' => $value, 'unit' => $value === null ? null : $owed->proof->unit, 'note' => $evidence->note, 'photograph_id' => $evidence->photograph, 'log' => $evidence->log, 'person_id' => $by->id, 'at' => now()]);
+            ProofResult::query()->create([
+                'job_id' => $job->id,
+                'proof' => $code,
+                'passed' => $ok,
+                'value' => $value,
+                'unit' => $value === null ? null : $owed->proof->unit,
+                'note' => $evidence->note,
+                'photograph_id' => $evidence->photograph,
+                'log' => $evidence->log,
+                'person_id' => $by->id,
+                'at' => now(),
+            ]);
             $measured = $value === null ? '' : ": {$value} {$owed->proof->unit}";
             if ($ok) {
-                return new Said('proof-passed', "Proved {$owed->proof->name}{$measured}".($evidence->note === null ? '' : ". {$evidence->note}"));
+                return new Said(
+                    'proof-passed',
+                    "Proved {$owed->proof->name}{$measured}".($evidence->note === null ? '' : ". {$evidence->note}"),
+                );
             }
 
             return $this->backToFind($job, $owed, $measured, $by);
@@ -71,7 +93,14 @@ final readonly class RecordProof
 
         return $this->record->write($job, $by, null, function (Job $job) use ($code, $because, $by): Said {
             $owed = $this->open($job, $code);
-            ProofResult::query()->create(['job_id' => $job->id, 'proof' => $code, 'passed' => true, 'waived_because' => $because, 'person_id' => $by->id, 'at' => now()]);
+            ProofResult::query()->create([
+                'job_id' => $job->id,
+                'proof' => $code,
+                'passed' => true,
+                'waived_because' => $because,
+                'person_id' => $by->id,
+                'at' => now(),
+            ]);
 
             return new Said('proof-passed', "Waived {$owed->proof->name}: {$because}");
         }, at: OnlyAt::the('proofs are done', Station::Proof));
@@ -121,6 +150,9 @@ final readonly class RecordProof
         }
         MoveJob::put($job, Station::Diagnosis, null);
 
-        return new Said('proof-failed', "Failed {$owed->proof->name}{$measured}. Back to Find".($finding === null ? '' : " with: {$finding->name}"));
+        return new Said(
+            'proof-failed',
+            "Failed {$owed->proof->name}{$measured}. Back to Find".($finding === null ? '' : " with: {$finding->name}"),
+        );
     }
 }

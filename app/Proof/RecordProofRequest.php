@@ -24,6 +24,11 @@ final class RecordProofRequest extends Form
 
     public function evidence(): Evidence
     {
-        return new Evidence($this->words('note'), $this->wholeOrNull('photograph'), $this->words('log'), $this->numberOrNull('intervalS') ?? 1.0);
+        return new Evidence(
+            $this->words('note'),
+            $this->wholeOrNull('photograph'),
+            $this->words('log'),
+            $this->numberOrNull('intervalS') ?? 1.0,
+        );
     }
 }

@@ -30,7 +30,15 @@ final readonly class ShowProofs
             $proof = $owed->proof;
 
             return new ProofView(
-                $proof->code, $proof->name, $proof->stage->value, $proof->stage->words(), $proof->how, $owed->because, $proof->unit, $owed->limits(), $proof->caution,
+                $proof->code,
+                $proof->name,
+                $proof->stage->value,
+                $proof->stage->words(),
+                $proof->how,
+                $owed->because,
+                $proof->unit,
+                $owed->limits(),
+                $proof->caution,
                 $proof->failsAs === null ? null : $this->knowledge->findings[$proof->failsAs]->name,
                 match (true) {
                     $result?->passed === true => 'passed',

@@ -29,7 +29,10 @@ final class StageProofs
     public static function stages(array $owed): array
     {
         $stages = array_values(array_filter(array_map(RunStage::showing(...), $owed)));
-        if (array_intersect_key([RunStage::Print->value => 0, RunStage::FirstLayer->value => 0], array_flip(array_column($stages, 'value'))) !== []) {
+        if (array_intersect_key(
+            [RunStage::Print->value => 0, RunStage::FirstLayer->value => 0],
+            array_flip(array_column($stages, 'value')),
+        ) !== []) {
             $stages[] = RunStage::FreeAir;
         }
 

@@ -33,6 +33,9 @@ final readonly class Comebacks implements KnowsComebacks
 
     public static function warranty(?Release $release): ?RepairWarranty
     {
-        return $release?->warranty_until === null ? null : new RepairWarranty($release->warranty_until->toDateString(), $release->warranty_hours === null ? null : (float) $release->warranty_hours);
+        return $release?->warranty_until === null ? null : new RepairWarranty(
+            $release->warranty_until->toDateString(),
+            $release->warranty_hours === null ? null : (float) $release->warranty_hours,
+        );
     }
 }

@@ -25,7 +25,10 @@ final readonly class GateQuery
         return new Gate(
             redTag: $walk->redTag,
             missingProofs: $walk->missingProofs,
-            openFaults: array_map(fn (string $fault): string => $this->knowledge->faults[$fault]->name ?? $fault, WorkOnJob::of($state)->unmended($state)),
+            openFaults: array_map(
+                fn (string $fault): string => $this->knowledge->faults[$fault]->name ?? $fault,
+                WorkOnJob::of($state)->unmended($state),
+            ),
             safetyAnswered: $walk->safetyAnswered,
             atSendOut: $state->standsAt(Station::Release),
         );

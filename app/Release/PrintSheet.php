@@ -17,6 +17,10 @@ final readonly class PrintSheet
 
     public function pdf(Sheet $sheet): Response
     {
-        return $this->pdf->of(strtolower("{$sheet->tag}-{$sheet->kind}"), 'sheet', ['sheet' => $sheet, 'pdf' => true, 'currency' => Setting::text('currency')]);
+        return $this->pdf->of(
+            strtolower("{$sheet->tag}-{$sheet->kind}"),
+            'sheet',
+            ['sheet' => $sheet, 'pdf' => true, 'currency' => Setting::text('currency')],
+        );
     }
 }

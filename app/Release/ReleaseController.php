@@ -21,7 +21,13 @@ final readonly class ReleaseController
     public function send(int $job, SendOutRequest $request, SendOut $send): JobView
     {
         Gate::authorize(Ability::SendOut);
-        $send->send(Job::query()->findOrFail($job), Destination::from($request->string('to')->toString()), $request->terms(), $request->integer('version'), Here::person());
+        $send->send(
+            Job::query()->findOrFail($job),
+            Destination::from($request->string('to')->toString()),
+            $request->terms(),
+            $request->integer('version'),
+            Here::person(),
+        );
 
         return $this->show->of($job);
     }

@@ -25,8 +25,16 @@ use OddBench\Release\RepairWarranty;
 /** Signs a machine out and ends its job. */
 final readonly class SendOut
 {
-    public function __construct(private JobRecord $record, private GateQuery $gate, private Hands $hands, private KeepBaselines $baselines, private KeepRises $rises, private Promises $promises, private WriteSheet $sheet, private ShopDay $day)
-    {
+    public function __construct(
+        private JobRecord $record,
+        private GateQuery $gate,
+        private Hands $hands,
+        private KeepBaselines $baselines,
+        private KeepRises $rises,
+        private Promises $promises,
+        private WriteSheet $sheet,
+        private ShopDay $day,
+    ) {
     }
 
     /** @throws Refused with every reason against */
@@ -57,7 +65,12 @@ final readonly class SendOut
             }
             RecountFaults::dispatch();
 
-            return new Said('sent-out', 'Signed out: '.mb_strtolower($to->words()).($condition === null ? '' : ", graded “{$condition->grade->words()}”").($terms->danger === null ? '' : ". Danger in writing: {$terms->danger}").($terms->note === null ? '' : ". {$terms->note}"));
+            return new Said(
+                'sent-out',
+                'Signed out: '.mb_strtolower($to->words()).($condition === null ? '' : ", graded “{$condition->grade->words()}”")
+                    .($terms->danger === null ? '' : ". Danger in writing: {$terms->danger}")
+                        .($terms->note === null ? '' : ". {$terms->note}"),
+            );
         }, byHand: false);
     }
 
@@ -67,11 +80,24 @@ final readonly class SendOut
         $job = $state->job;
         $condition = $to === Destination::Sale ? $this->sheet->condition($state, $terms->shortcomings) : null;
         $condition = $terms->grade === null ? $condition : $condition?->loweredTo($terms->grade, $terms->gradeBecause);
-        $warranty = $to->runsAgain() ? RepairWarranty::from($this->day->today(), $terms->warrantyDays, $terms->warrantyHours, $job->machine->hoursRun()) : null;
+        $warranty = $to->runsAgain() ? RepairWarranty::from(
+            $this->day->today(),
+            $terms->warrantyDays,
+            $terms->warrantyHours,
+            $job->machine->hoursRun(),
+        ) : null;
         Release::query()->create([
-            'job_id' => $job->id, 'destination' => $to->value, 'note' => $terms->note, 'danger' => $terms->danger, 'price_minor' => $terms->priceMinor,
+            'job_id' => $job->id,
+            'destination' => $to->value,
+            'note' => $terms->note,
+            'danger' => $terms->danger,
+            'price_minor' => $terms->priceMinor,
             'sheet' => $this->sheet->of($state, $to, false, $warranty, $condition, $terms->note, $terms->danger)?->toArray(),
-            'grade' => $condition?->grade->value, 'warranty_until' => $warranty?->until, 'warranty_hours' => $warranty?->untilHours, 'person_id' => $by->id, 'at' => now(),
+            'grade' => $condition?->grade->value,
+            'warranty_until' => $warranty?->until,
+            'warranty_hours' => $warranty?->untilHours,
+            'person_id' => $by->id,
+            'at' => now(),
         ]);
 
         return $condition;

@@ -28,7 +28,15 @@ final readonly class SheetController
             return $this->print->pdf(self::kept($release) ?? throw new NotFoundHttpException('This job left without a sheet.'));
         }
         $to = Destination::forMachineHeldAs($state->job->machine->held_as)[0];
-        $sheet = $this->write->of($state, $to, true, null, $to === Destination::Sale ? $this->write->condition($state, null) : null, null, null);
+        $sheet = $this->write->of(
+            $state,
+            $to,
+            true,
+            null,
+            $to === Destination::Sale ? $this->write->condition($state, null) : null,
+            null,
+            null,
+        );
 
         return $this->print->pdf($sheet ?? throw new NotFoundHttpException('This job leaves without a sheet.'));
     }
@@ -37,7 +45,20 @@ final readonly class SheetController
     {
         $machine = $this->machine($key);
 
-        return response(view('owners-page', ['machine' => $machine, 'openJob' => Job::query()->where('machine_id', $machine->id)->whereNull('finished_at')->first(), 'sheet' => $this->newest($machine), 'shop' => Setting::text('shop_name'), 'zone' => Setting::text('zone')])->render(), 200, self::unseen());
+        return response(
+            view(
+                'owners-page',
+                [
+                    'machine' => $machine,
+                    'openJob' => Job::query()->where('machine_id', $machine->id)->whereNull('finished_at')->first(),
+                    'sheet' => $this->newest($machine),
+                    'shop' => Setting::text('shop_name'),
+                    'zone' => Setting::text('zone'),
+                ],
+            )->render(),
+            200,
+            self::unseen(),
+        );
     }
 
     public function pdf(string $key): Response
@@ -52,7 +73,10 @@ final readonly class SheetController
 
     private function newest(Machine $machine): ?Sheet
     {
-        $release = Release::query()->whereHas('job', static fn ($q) => $q->where('machine_id', $machine->id))->whereNotNull('sheet')->orderByDesc('id')->first();
+        $release = Release::query()->whereHas('job', static fn ($q) => $q->where('machine_id', $machine->id))
+            ->whereNotNull('sheet')
+            ->orderByDesc('id')
+            ->first();
 
         return $release === null ? null : self::kept($release);
     }

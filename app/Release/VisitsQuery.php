@@ -26,10 +26,20 @@ final readonly class VisitsQuery
     {
         $jobs = Job::query()->where('machine_id', $machine->id)->orderByDesc('id')->limit(self::MOST)->get();
         $releases = Release::query()->whereIn('job_id', $jobs->pluck('id'))->get()->keyBy('job_id');
-        $confirmed = Confirmed::query()->whereIn('job_id', $jobs->pluck('id'))->whereNull('superseded_at')->orderBy('id')->get()->groupBy('job_id');
+        $confirmed = Confirmed::query()->whereIn('job_id', $jobs->pluck('id'))
+            ->whereNull('superseded_at')
+            ->orderBy('id')
+            ->get()
+            ->groupBy('job_id');
         $today = $this->day->today();
 
-        return array_values($jobs->map(fn (Job $job): PastJobView => $this->visit($job, $machine, $releases->get($job->id), $confirmed->get($job->id) ?? new Collection, $today))->all());
+        return array_values($jobs->map(fn (Job $job): PastJobView => $this->visit(
+            $job,
+            $machine,
+            $releases->get($job->id),
+            $confirmed->get($job->id) ?? new Collection,
+            $today,
+        ))->all());
     }
 
     /** @param  Collection<int, Confirmed>  $confirmed */

@@ -22,7 +22,8 @@ final readonly class WayOutView extends View
         #[OA\Property] public bool $runsAgain,
         #[OA\Property] public bool $needsDanger,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $reasonsAgainst,
-        #[OA\Property(description: 'days the shop stands for a repair unless told otherwise; null where no repair is stood for')] public ?int $warrantyDays,
+        #[OA\Property(description: 'days the shop stands for a repair unless told otherwise; null where no repair is stood for')]
+        public ?int $warrantyDays,
         #[OA\Property] public ?int $warrantyHours,
         #[OA\Property(enum: Grade::class, description: 'of a machine for sale')] public ?string $grade,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $gradeBecause,

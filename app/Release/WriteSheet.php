@@ -28,20 +28,47 @@ use OddBench\Release\WornPosition;
 /** Gathers what goes on the sheet of a machine that leaves. */
 final readonly class WriteSheet
 {
-    public function __construct(private Knowledge $knowledge, private OwedQuery $owed, private PositionsQuery $positions, private VisitsQuery $visits, private ShopDay $day)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private OwedQuery $owed,
+        private PositionsQuery $positions,
+        private VisitsQuery $visits,
+        private ShopDay $day,
+    ) {
     }
 
     /** The grade of a machine as it stands. */
     public function condition(JobState $state, ?string $shortcomings): Condition
     {
-        $waived = array_map(static fn (array $p): string => $p['name'], array_filter($this->proofs($state), static fn (array $p): bool => $p['waived'] !== null));
+        $waived = array_map(
+            static fn (array $p): string => $p['name'],
+            array_filter($this->proofs($state), static fn (array $p): bool => $p['waived'] !== null),
+        );
 
-        return Condition::of(array_map(fn (FittingView $f): WornPosition => new WornPosition($f->name, $f->hoursOnIt, $f->lifeHours, $this->knowledge->wear[$f->partClass]->consumable ?? false), $this->positions->of($state->job->machine)), array_values($waived), $shortcomings);
+        return Condition::of(
+            array_map(
+                fn (FittingView $f): WornPosition => new WornPosition(
+                    $f->name,
+                    $f->hoursOnIt,
+                    $f->lifeHours,
+                    $this->knowledge->wear[$f->partClass]->consumable ?? false,
+                ),
+                $this->positions->of($state->job->machine),
+            ),
+            array_values($waived),
+            $shortcomings,
+        );
     }
 
-    public function of(JobState $state, Destination $to, bool $draft, ?RepairWarranty $warranty, ?Condition $condition, ?string $note, ?string $danger): ?Sheet
-    {
+    public function of(
+        JobState $state,
+        Destination $to,
+        bool $draft,
+        ?RepairWarranty $warranty,
+        ?Condition $condition,
+        ?string $note,
+        ?string $danger,
+    ): ?Sheet {
         $kind = match ($to) {
             Destination::Sale => 'condition',
             Destination::Owner, Destination::Service => 'repair',
@@ -54,7 +81,10 @@ final readonly class WriteSheet
         $job = $state->job;
         $work = WorkOnJob::of($state);
         $faults = FoundInJob::of($state)->faults();
-        $names = fn (bool $only): array => array_values(array_map(fn (string $f): string => $this->knowledge->faults[$f]->name ?? $f, $only ? array_intersect($faults, $work->mended()) : $faults));
+        $names = fn (bool $only): array => array_values(array_map(
+            fn (string $f): string => $this->knowledge->faults[$f]->name ?? $f,
+            $only ? array_intersect($faults, $work->mended()) : $faults,
+        ));
 
         return new Sheet(
             kind: $kind,
@@ -71,12 +101,27 @@ final readonly class WriteSheet
             replaced: $this->replaced($state),
             readings: $kind === 'danger' ? [] : $this->readings($state),
             proofs: $kind === 'danger' ? [] : $this->proofs($state),
-            warranty: $warranty === null || $names(true) === [] ? null : ['until' => $warranty->until, 'hours' => $warranty->untilHours, 'faults' => $names(true)],
+            warranty: $warranty === null || $names(true) === [] ? null : [
+                'until' => $warranty->until,
+                'hours' => $warranty->untilHours,
+                'faults' => $names(true),
+            ],
             condition: $condition === null ? null : [
                 'grade' => $condition->grade->value,
                 'because' => $condition->because,
-                'positions' => array_values(array_map(static fn (FittingView $f): array => ['name' => $f->name, 'part' => $f->part, 'hours' => $f->hoursOnIt, 'life' => $f->lifeHours], array_filter($this->positions->of($job->machine), static fn (FittingView $f): bool => $f->lifeHours !== null))),
-                'visits' => array_map(static fn (PastJobView $p): array => ['at' => substr($p->openedAt, 0, 10), 'faults' => $p->faults], $this->visits->of($job->machine)),
+                'positions' => array_values(array_map(
+                    static fn (FittingView $f): array => [
+                        'name' => $f->name,
+                        'part' => $f->part,
+                        'hours' => $f->hoursOnIt,
+                        'life' => $f->lifeHours,
+                    ],
+                    array_filter($this->positions->of($job->machine), static fn (FittingView $f): bool => $f->lifeHours !== null),
+                )),
+                'visits' => array_map(
+                    static fn (PastJobView $p): array => ['at' => substr($p->openedAt, 0, 10), 'faults' => $p->faults],
+                    $this->visits->of($job->machine),
+                ),
             ],
             note: $note,
             danger: $danger,
@@ -112,7 +157,11 @@ final readonly class WriteSheet
             $code = (string) preg_replace('/^check:/', '', $any->instrument);
             $name = $this->knowledge->instruments[$code]->name ?? $this->knowledge->checks[$code]->name ?? $code;
             $position = (($this->knowledge->families[$job->machine->family]->positions ?? [])[$any->position ?? ''] ?? null)?->name;
-            $lines[] = ['name' => $name.($position === null ? '' : ", {$position}"), 'before' => self::figure($before), 'after' => self::figure($after)];
+            $lines[] = [
+                'name' => $name.($position === null ? '' : ", {$position}"),
+                'before' => self::figure($before),
+                'after' => self::figure($after),
+            ];
         }
 
         return $lines;
@@ -126,7 +175,12 @@ final readonly class WriteSheet
         return array_values(array_filter(array_map(static function (Owed $owed) use ($standing): ?array {
             $result = $standing[$owed->proof->code] ?? null;
 
-            return $result === null || ! $result->passed ? null : ['name' => $owed->proof->name, 'value' => self::measured($result), 'limits' => $owed->limits(), 'waived' => $result->waived_because];
+            return $result === null || ! $result->passed ? null : [
+                'name' => $owed->proof->name,
+                'value' => self::measured($result),
+                'limits' => $owed->limits(),
+                'waived' => $result->waived_because,
+            ];
         }, $this->owed->plan($state)->owed)));
     }
 

@@ -33,8 +33,15 @@ final readonly class FixQuery
 {
     private const OFTEN = 8;
 
-    public function __construct(private Knowledge $knowledge, private TrayQuery $tray, private TrayWords $words, private GuidesQuery $guides, private GuideWords $guideWords, private GuideTimes $times, private KitQuery $kit)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private TrayQuery $tray,
+        private TrayWords $words,
+        private GuidesQuery $guides,
+        private GuideWords $guideWords,
+        private GuideTimes $times,
+        private KitQuery $kit,
+    ) {
     }
 
     public function of(JobState $state, Person $person): FixView
@@ -79,13 +86,29 @@ final readonly class FixQuery
     /** @return list<string> */
     private function often(Job $job): array
     {
-        return array_values($this->earlier($job)->groupBy('off')->orderByRaw('count(*) desc, off')->limit(self::OFTEN)->pluck('off')->map(static fn (mixed $off): string => (string) $off)->all());
+        return array_values(
+            $this->earlier($job)
+                ->groupBy('off')
+                ->orderByRaw('count(*) desc, off')
+                ->limit(self::OFTEN)
+                ->pluck('off')
+                ->map(static fn (mixed $off): string => (string) $off)
+                ->all(),
+        );
     }
 
     private function earlier(Job $job): \Illuminate\Database\Query\Builder
     {
         return TakenOff::query()->toBase()->whereNull('withdrawn_at')
-            ->whereIn('job_id', Job::query()->select('jobs.id')->join('machines', 'machines.id', '=', 'jobs.machine_id')->where('machines.family', $job->machine->family)->toBase());
+            ->whereIn(
+                'job_id',
+                Job::query()->select('jobs.id')->join(
+                    'machines',
+                    'machines.id',
+                    '=',
+                    'jobs.machine_id',
+                )->where('machines.family', $job->machine->family)->toBase(),
+            );
     }
 
     /** @return list<GuideLineView> */
@@ -120,7 +143,13 @@ final readonly class FixQuery
             $run->id, $guide->code, $guide->name, $run->school, $run->person->name, $run->began_at->toIso8601String(),
             round($this->times->handsOn($run, now()), 1), $this->times->estimate($guide, $run->person)['minutes'],
             array_values($run->done->map(static fn (GuideStepDone $d): int => $d->step)->all()),
-            $this->guideWords->steps($guide, $run->school), $kit->lines, $kit->times, $kit->shortest, $kit->couldStart, $guide->tools, $guide->state,
+            $this->guideWords->steps($guide, $run->school),
+            $kit->lines,
+            $kit->times,
+            $kit->shortest,
+            $kit->couldStart,
+            $guide->tools,
+            $guide->state,
         );
     }
 
@@ -130,6 +159,14 @@ final readonly class FixQuery
         $items = $job->service_items ?? [];
         $done = $items === [] ? [] : ServiceDone::query()->where('job_id', $job->id)->pluck('item')->all();
 
-        return array_values(array_map(fn (string $code): ServiceItemView => new ServiceItemView($code, $this->knowledge->service[$code]->name ?? $code, $this->knowledge->service[$code]->guide ?? null, in_array($code, $done, true)), $items));
+        return array_values(array_map(
+            fn (string $code): ServiceItemView => new ServiceItemView(
+                $code,
+                $this->knowledge->service[$code]->name ?? $code,
+                $this->knowledge->service[$code]->guide ?? null,
+                in_array($code, $done, true),
+            ),
+            $items,
+        ));
     }
 }

@@ -24,6 +24,13 @@ final readonly class MendView extends View
 
     public static function of(Mend $mend, Knowledge $knowledge): self
     {
-        return new self($mend->id, $mend->fault === null ? null : ($knowledge->faults[$mend->fault]->name ?? $mend->fault), $mend->done, array_map(fn (string $s): string => $knowledge->subsystems[$s] ?? $s, $mend->touched), $mend->person->name, $mend->at->toIso8601String());
+        return new self(
+            $mend->id,
+            $mend->fault === null ? null : ($knowledge->faults[$mend->fault]->name ?? $mend->fault),
+            $mend->done,
+            array_map(fn (string $s): string => $knowledge->subsystems[$s] ?? $s, $mend->touched),
+            $mend->person->name,
+            $mend->at->toIso8601String(),
+        );
     }
 }

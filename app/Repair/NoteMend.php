@@ -58,7 +58,15 @@ final readonly class NoteMend
      */
     public function put(Job $job, ?Fault $fault, ?string $way, string $done, array $touched, Person $by): void
     {
-        Mend::query()->create(['job_id' => $job->id, 'fault' => $fault?->code, 'way' => $way, 'done' => $done, 'touched' => $touched, 'person_id' => $by->id, 'at' => now()]);
+        Mend::query()->create([
+            'job_id' => $job->id,
+            'fault' => $fault?->code,
+            'way' => $way,
+            'done' => $done,
+            'touched' => $touched,
+            'person_id' => $by->id,
+            'at' => now(),
+        ]);
     }
 
     private function way(Fault $fault, ?string $school): WayToMend
@@ -69,6 +77,9 @@ final readonly class NoteMend
             }
         }
         $known = implode(', ', array_filter(array_map(static fn (WayToMend $m): ?string => $m->school, $fault->mends)));
-        throw InputError::at('way', "“{$school}” is no way of mending this here".($known === '' ? ': there is one way only.' : ". Known: {$known}."));
+        throw InputError::at(
+            'way',
+            "“{$school}” is no way of mending this here".($known === '' ? ': there is one way only.' : ". Known: {$known}."),
+        );
     }
 }

@@ -27,7 +27,14 @@ final readonly class RepairController
         Gate::authorize(Ability::Work);
         /** @var list<string> $touched */
         $touched = array_values((array) $request->validated('touched', []));
-        $note->note(Job::query()->findOrFail($job), $request->words('fault'), $request->words('way'), $request->string('done')->trim()->toString(), $touched, Here::person());
+        $note->note(
+            Job::query()->findOrFail($job),
+            $request->words('fault'),
+            $request->words('way'),
+            $request->string('done')->trim()->toString(),
+            $touched,
+            Here::person(),
+        );
 
         return $this->show->of($job);
     }
@@ -35,7 +42,14 @@ final readonly class RepairController
     public function usePart(int $job, UsePartRequest $request, UsePart $use): JobView
     {
         Gate::authorize(Ability::Work);
-        $use->use(Job::query()->findOrFail($job), Part::numbered($request->string('part')->trim()->toString()), $request->integer('quantity'), $request->words('position'), Here::person(), $this->fitNote($request));
+        $use->use(
+            Job::query()->findOrFail($job),
+            Part::numbered($request->string('part')->trim()->toString()),
+            $request->integer('quantity'),
+            $request->words('position'),
+            Here::person(),
+            $this->fitNote($request),
+        );
 
         return $this->show->of($job);
     }

@@ -49,8 +49,15 @@ final readonly class WorkOnJob implements JobPart
     {
         $ids = $jobs->pluck('id');
         $mends = Mend::query()->whereIn('job_id', $ids)->orderBy('id')->get()->groupBy('job_id');
-        $taken = TakenOff::query()->with('back')->whereIn('job_id', $ids)->whereNull('withdrawn_at')->orderBy('number')->get()->groupBy('job_id');
-        $explained = $taken->isEmpty() ? new Collection : Explained::query()->whereIn('job_id', $ids)->orderBy('id')->get()->groupBy('job_id');
+        $taken = TakenOff::query()->with('back')
+            ->whereIn('job_id', $ids)
+            ->whereNull('withdrawn_at')
+            ->orderBy('number')
+            ->get()
+            ->groupBy('job_id');
+        $explained = $taken->isEmpty()
+            ? new Collection
+            : Explained::query()->whereIn('job_id', $ids)->orderBy('id')->get()->groupBy('job_id');
         $turns = RailTurn::query()->whereIn('job_id', $ids)->orderBy('id')->get()->groupBy('job_id');
         $runs = GuideRun::query()->whereIn('job_id', $ids)->orderBy('id')->get()->groupBy('job_id');
         $parts = [];

@@ -31,7 +31,10 @@ final readonly class AllowCheck
         }
         $test = $tag->supervisedTest;
         if ($test === null || $test->test !== $code || $test->done_at !== null) {
-            throw Refused::because('check', "The machine wears a red tag and “{$check->name}” needs power. Only the one supervised test a lead signed for may be done.");
+            throw Refused::because(
+                'check',
+                "The machine wears a red tag and “{$check->name}” needs power. Only the one supervised test a lead signed for may be done.",
+            );
         }
 
         return $test;

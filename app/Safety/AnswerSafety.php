@@ -15,8 +15,12 @@ use OddBench\Knowledge\Knowledge;
 /** Answers safety questions; a yes is a finding and puts the red tag on. */
 final readonly class AnswerSafety
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private Findings $findings, private PutOnRedTag $redTag)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private JobRecord $record,
+        private Findings $findings,
+        private PutOnRedTag $redTag,
+    ) {
     }
 
     /**
@@ -28,7 +32,12 @@ final readonly class AnswerSafety
     {
         $yes = [];
         foreach ($answers as $code => $answer) {
-            $question = $this->knowledge->safetyQuestions[$code] ?? throw InputError::unknown("answers.{$code}", 'safety question', $code, array_keys($this->knowledge->safetyQuestions));
+            $question = $this->knowledge->safetyQuestions[$code] ?? throw InputError::unknown(
+                "answers.{$code}",
+                'safety question',
+                $code,
+                array_keys($this->knowledge->safetyQuestions),
+            );
             if ($answer === true) {
                 $yes[] = $question;
             }
@@ -39,7 +48,13 @@ final readonly class AnswerSafety
 
         return $this->record->write($job, $by, null, function (Job $job) use ($answers, $yes, $by): Said {
             foreach ($answers as $code => $answer) {
-                SafetyAnswer::query()->create(['job_id' => $job->id, 'question' => $code, 'yes' => $answer, 'person_id' => $by->id, 'at' => now()]);
+                SafetyAnswer::query()->create([
+                    'job_id' => $job->id,
+                    'question' => $code,
+                    'yes' => $answer,
+                    'person_id' => $by->id,
+                    'at' => now(),
+                ]);
             }
             if ($yes === []) {
                 return new Said('safety', $this->words($answers));
@@ -61,7 +76,10 @@ final readonly class AnswerSafety
         $no = count($answers) - count($open);
         $said = $no === 0 ? [] : [$no === 1 ? 'A safety question answered: no' : "{$no} safety questions answered: no danger"];
         if ($open !== []) {
-            $said[] = 'not checked: '.implode(', ', array_map(fn (string $code): string => lcfirst($this->knowledge->safetyQuestions[$code]->ask), $open));
+            $said[] = 'not checked: '.implode(
+                ', ',
+                array_map(fn (string $code): string => lcfirst($this->knowledge->safetyQuestions[$code]->ask), $open),
+            );
         }
 
         return implode('; ', $said);

@@ -33,10 +33,22 @@ final readonly class PutOnRedTag
     {
         $tag = RedTag::query()->where('machine_id', $job->machine_id)->whereNull('off_at')->lockForUpdate()->first();
         if ($tag === null) {
-            RedTag::query()->create(['machine_id' => $job->machine_id, 'job_id' => $job->id, 'reason' => $reason, 'put_on_by' => $by->id, 'put_on_at' => now()]);
+            RedTag::query()->create([
+                'machine_id' => $job->machine_id,
+                'job_id' => $job->id,
+                'reason' => $reason,
+                'put_on_by' => $by->id,
+                'put_on_at' => now(),
+            ]);
         } elseif (! str_contains($tag->reason, $reason)) {
             // a new danger: what was asked for the old one no longer covers it
-            $tag->update(['reason' => "{$tag->reason}; {$reason}", 'cause' => null, 'measurement' => null, 'off_asked_by' => null, 'off_asked_at' => null]);
+            $tag->update([
+                'reason' => "{$tag->reason}; {$reason}",
+                'cause' => null,
+                'measurement' => null,
+                'off_asked_by' => null,
+                'off_asked_at' => null,
+            ]);
         }
 
         return new Said('red-tag-on', "Red tag on: {$reason}. Unplugged, no power.");

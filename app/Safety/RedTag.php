@@ -49,7 +49,12 @@ final class RedTag extends Model
     public static function worn(iterable $machines): array
     {
         /** @var array<int, self> */
-        return self::query()->with('supervisedTest')->whereIn('machine_id', $machines)->whereNull('off_at')->get()->keyBy('machine_id')->all();
+        return self::query()->with('supervisedTest')
+            ->whereIn('machine_id', $machines)
+            ->whereNull('off_at')
+            ->get()
+            ->keyBy('machine_id')
+            ->all();
     }
 
     /** @return BelongsTo<Person, $this> */

@@ -36,7 +36,12 @@ final readonly class SafetyController
     public function askOff(int $job, AskTagOffRequest $request, TakeOffRedTag $redTag): JobView
     {
         Gate::authorize(Ability::Work);
-        $redTag->ask(Job::query()->findOrFail($job), $request->string('cause')->toString(), $request->string('measurement')->toString(), Here::person());
+        $redTag->ask(
+            Job::query()->findOrFail($job),
+            $request->string('cause')->toString(),
+            $request->string('measurement')->toString(),
+            Here::person(),
+        );
 
         return $this->show->of($job);
     }
@@ -52,7 +57,12 @@ final readonly class SafetyController
     public function signTest(int $job, SignTestRequest $request, TakeOffRedTag $redTag): JobView
     {
         Gate::authorize(Ability::Countersign);
-        $redTag->signTest(Job::query()->findOrFail($job), $request->string('check')->toString(), $request->string('besideTheSwitch')->toString(), Here::person());
+        $redTag->signTest(
+            Job::query()->findOrFail($job),
+            $request->string('check')->toString(),
+            $request->string('besideTheSwitch')->toString(),
+            Here::person(),
+        );
 
         return $this->show->of($job);
     }

@@ -18,7 +18,10 @@ final readonly class SafetyOnWalk implements SaysOfWalk
     public function ofWalk(JobState $state): array
     {
         return [
-            'safetyAnswered' => array_diff(array_keys($this->knowledge->safetyQuestions), array_keys(AnswersOfJob::of($state)->answers)) === [],
+            'safetyAnswered' => array_diff(
+                array_keys($this->knowledge->safetyQuestions),
+                array_keys(AnswersOfJob::of($state)->answers),
+            ) === [],
             'redTag' => SafetyOfJob::of($state)->redTag !== null,
         ];
     }

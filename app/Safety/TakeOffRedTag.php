@@ -27,7 +27,12 @@ final readonly class TakeOffRedTag
         $off = TagOff::asked($cause, $measurement);
 
         return $this->record->write($job, $by, null, function (Job $job) use ($off, $by): Said {
-            $this->tag($job)->update(['cause' => $off->cause, 'measurement' => $off->measurement, 'off_asked_by' => $by->id, 'off_asked_at' => now()]);
+            $this->tag($job)->update([
+                'cause' => $off->cause,
+                'measurement' => $off->measurement,
+                'off_asked_by' => $by->id,
+                'off_asked_at' => now(),
+            ]);
 
             return new Said('red-tag-asked', "Red tag may come off, first signature: {$off->cause}; measured {$off->measurement}");
         });
@@ -44,7 +49,10 @@ final readonly class TakeOffRedTag
             TagOff::mayCountersign($by->role === Role::Lead, $tag->off_asked_by === $by->id);
             $tag->update(['countersigned_by' => $by->id, 'off_at' => now()]);
 
-            return new Said('red-tag-off', "Red tag off, second signature: {$by->name}. Cause: {$tag->cause}; measured {$tag->measurement}");
+            return new Said(
+                'red-tag-off',
+                "Red tag off, second signature: {$by->name}. Cause: {$tag->cause}; measured {$tag->measurement}",
+            );
         }, byHand: false);
     }
 
@@ -61,9 +69,18 @@ final readonly class TakeOffRedTag
             if (SupervisedTest::query()->where('red_tag_id', $tag->id)->exists()) {
                 throw Refused::because('check', 'One supervised test was signed for already; there is only one for each tag.');
             }
-            SupervisedTest::query()->create(['red_tag_id' => $tag->id, 'test' => $known->code, 'beside_the_switch' => $besideTheSwitch, 'signed_by' => $by->id, 'signed_at' => now()]);
+            SupervisedTest::query()->create([
+                'red_tag_id' => $tag->id,
+                'test' => $known->code,
+                'beside_the_switch' => $besideTheSwitch,
+                'signed_by' => $by->id,
+                'signed_at' => now(),
+            ]);
 
-            return new Said('supervised-test', "One supervised powered test signed for: {$known->name}, {$besideTheSwitch} beside the switch");
+            return new Said(
+                'supervised-test',
+                "One supervised powered test signed for: {$known->name}, {$besideTheSwitch} beside the switch",
+            );
         }, byHand: false);
     }
 

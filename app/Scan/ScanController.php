@@ -53,16 +53,31 @@ final readonly class ScanController
                 ->orWhereHas('owner', fn ($o) => $o->whereRaw('lower(name) LIKE ?', [$like])))
             ->orderByRaw("place = 'bench' DESC, tag")->limit(self::MOST)->get();
         $open = $this->open($machines->pluck('id'));
-        $parts = $this->shelf->saying($text)->orderByRaw('lower(number) = ? DESC, on_hand > 0 DESC, name', [mb_strtolower($text)])->limit(self::MOST)->get();
+        $parts = $this->shelf->saying($text)
+            ->orderByRaw('lower(number) = ? DESC, on_hand > 0 DESC, name', [mb_strtolower($text)])
+            ->limit(self::MOST)
+            ->get();
         $spools = preg_match('/^s\d{1,6}$/i', $text) === 1 ? Spool::query()->where('code', mb_strtoupper($text))->get() : collect();
         if ($machines->isEmpty() && $parts->isEmpty() && $spools->isEmpty()) {
             $parts = $this->shelf->like($text)->take(self::MOST);
         }
 
         return new ScanView([
-            ...array_values($spools->map(static fn (Spool $s): ScanHit => new ScanHit('spool', $s->code, "Spool {$s->code}", trim("{$s->material} {$s->colour}").', '.round((float) $s->left_g).' g left', true))->all()),
+            ...array_values($spools->map(static fn (Spool $s): ScanHit => new ScanHit(
+                'spool',
+                $s->code,
+                "Spool {$s->code}",
+                trim("{$s->material} {$s->colour}").', '.round((float) $s->left_g).' g left',
+                true,
+            ))->all()),
             ...array_values($machines->map(fn (Machine $m): ScanHit => $this->machine($m, $open[$m->id] ?? null, false))->all()),
-            ...array_values($parts->map(fn (Part $p): ScanHit => new ScanHit('part', $p->number, $p->name, "bin {$p->bin}, {$p->on_hand} left", mb_strtolower($p->number) === mb_strtolower($text)))->all()),
+            ...array_values($parts->map(fn (Part $p): ScanHit => new ScanHit(
+                'part',
+                $p->number,
+                $p->name,
+                "bin {$p->bin}, {$p->on_hand} left",
+                mb_strtolower($p->number) === mb_strtolower($text),
+            ))->all()),
         ], $problem);
     }
 
@@ -83,6 +98,12 @@ final readonly class ScanController
 
         return $open === null
             ? new ScanHit('machine', $machine->tag, "{$machine->tag} {$family}", "not on the bench{$owner}", $exact)
-            : new ScanHit('job', (string) $open->id, "{$machine->tag} {$family}", "on the bench, at {$open->station->words()}{$owner}", $exact);
+            : new ScanHit(
+                'job',
+                (string) $open->id,
+                "{$machine->tag} {$family}",
+                "on the bench, at {$open->station->words()}{$owner}",
+                $exact,
+            );
     }
 }

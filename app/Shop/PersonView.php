@@ -22,6 +22,13 @@ final readonly class PersonView extends View
 
     public static function of(Person $person): self
     {
-        return new self($person->id, $person->name, $person->role->value, $person->role->worksAtTheBench(), $person->role->meetsOwners(), $person->role === Role::Lead);
+        return new self(
+            $person->id,
+            $person->name,
+            $person->role->value,
+            $person->role->worksAtTheBench(),
+            $person->role->meetsOwners(),
+            $person->role === Role::Lead,
+        );
     }
 }

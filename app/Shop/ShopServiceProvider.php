@@ -22,14 +22,36 @@ use OddBench\Shop\DiskRoom;
 final class ShopServiceProvider extends ServiceProvider
 {
     /** Names in addresses that stand for a number. */
-    private const NUMBERS = ['job', 'finding', 'trial', 'step', 'run', 'timer', 'movement', 'order', 'line', 'stocktake', 'file', 'list', 'paper', 'mark', 'photograph'];
+    private const NUMBERS = [
+        'job',
+        'finding',
+        'trial',
+        'step',
+        'run',
+        'timer',
+        'movement',
+        'order',
+        'line',
+        'stocktake',
+        'file',
+        'list',
+        'paper',
+        'mark',
+        'photograph',
+    ];
 
     public function register(): void
     {
         $this->app->bind('db.connector.pgsql', KeptConnection::class);
         $this->app->scoped(ShopDay::class);
         $this->app->scoped(Settings::class);
-        $this->app->bind(DiskRoom::class, static fn (): DiskRoom => new DiskRoom(max(0.0, (float) @disk_free_space(storage_path())), max(1.0, (float) @disk_total_space(storage_path()))));
+        $this->app->bind(
+            DiskRoom::class,
+            static fn (): DiskRoom => new DiskRoom(
+                max(0.0, (float) @disk_free_space(storage_path())),
+                max(1.0, (float) @disk_total_space(storage_path())),
+            ),
+        );
     }
 
     public function boot(): void
@@ -39,7 +61,12 @@ final class ShopServiceProvider extends ServiceProvider
         // whatever name or port the page is reached by
         Vite::createAssetPathsUsing(static fn (string $path): string => "/{$path}");
         foreach (Ability::cases() as $ability) {
-            Gate::define($ability, static fn (Person $person): Response => $ability->of($person->role) ? Response::allow() : Response::deny($ability->refusal()));
+            Gate::define(
+                $ability,
+                static fn (Person $person): Response => $ability->of($person->role)
+                    ? Response::allow()
+                    : Response::deny($ability->refusal()),
+            );
         }
         Session::extend('database', static fn (Application $app): QuietSessions => new QuietSessions(
             $app->make('db')->connection(), Config::string('session.table'), Config::integer('session.lifetime'), $app,

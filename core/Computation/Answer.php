@@ -30,12 +30,23 @@ final readonly class Answer
         } catch (InputError $e) {
             return self::refused($e->field, $e->getMessage());
         } catch (Throwable $e) {
-            return self::refused('input', 'These figures lead where this computation has no answer. Look for one that was mistyped, or is in another unit.', $e);
+            return self::refused(
+                'input',
+                'These figures lead where this computation has no answer. Look for one that was mistyped, or is in another unit.',
+                $e,
+            );
         }
     }
 
     private static function refused(string $field, string $message, ?Throwable $fault = null): self
     {
-        return new self(2, (string) json_encode(['error' => ['field' => $field, 'message' => $message]], self::FLAGS & ~JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE), $fault);
+        return new self(
+            2,
+            (string) json_encode(
+                ['error' => ['field' => $field, 'message' => $message]],
+                self::FLAGS & ~JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
+            ),
+            $fault,
+        );
     }
 }

@@ -42,7 +42,16 @@ final readonly class Catalogue
     public static function of(Knowledge $knowledge): self
     {
         $computations = [];
-        foreach ([new Diagnose($knowledge), new Complaint($knowledge), new ProofPlan($knowledge), new Trials, new Teardown, new KitCheck, new Reorder, ...self::instruments()] as $computation) {
+        foreach ([
+            new Diagnose($knowledge),
+            new Complaint($knowledge),
+            new ProofPlan($knowledge),
+            new Trials,
+            new Teardown,
+            new KitCheck,
+            new Reorder,
+            ...self::instruments(),
+        ] as $computation) {
             $computations[$computation->name()] = $computation;
         }
         ksort($computations);

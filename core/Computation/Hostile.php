@@ -15,9 +15,48 @@ final readonly class Hostile
     /** Keys whose value is what is in a file. */
     public const FILES = ['wav_file', 'csv_file', 'file'];
 
-    private const NUMBERS = [0, -0.0, 1, -1, 1e-320, 1e-200, 1e-18, -1e-18, 1e-9, 0.5, 3.5, 1e8, 1e15, 9_007_199_254_740_993, 1e200, 1e308, -1e308, PHP_INT_MAX, PHP_INT_MIN, 10_000, 999_999, 104];
+    private const NUMBERS = [
+        0,
+        -0.0,
+        1,
+        -1,
+        1e-320,
+        1e-200,
+        1e-18,
+        -1e-18,
+        1e-9,
+        0.5,
+        3.5,
+        1e8,
+        1e15,
+        9_007_199_254_740_993,
+        1e200,
+        1e308,
+        -1e308,
+        PHP_INT_MAX,
+        PHP_INT_MIN,
+        10_000,
+        999_999,
+        104,
+    ];
 
-    private const TEXTS = ['', ' ', "\0", "\u{202E}abc", '../../etc/passwd', '<script>alert(1)</script>', '%s%n%d', 'NaN', 'INF', '1e400', "a\nb\r\nc", '🔥🔥🔥', 'M3×', '2026-02-30', '0'];
+    private const TEXTS = [
+        '',
+        ' ',
+        "\0",
+        "\u{202E}abc",
+        '../../etc/passwd',
+        '<script>alert(1)</script>',
+        '%s%n%d',
+        'NaN',
+        'INF',
+        '1e400',
+        "a\nb\r\nc",
+        '🔥🔥🔥',
+        'M3×',
+        '2026-02-30',
+        '0',
+    ];
 
     private function __construct(public string $json, private string $bytes)
     {
@@ -79,7 +118,9 @@ final readonly class Hostile
                 0 => self::anything($random),
                 1, 2 => self::number($random),
                 // near enough to be taken
-                default => $random->getInt(0, 1) === 0 ? (int) ($value * $random->getInt(0, 20)) : $value * 10 ** ($random->getInt(-200, 200) / 100),
+                default => $random->getInt(0, 1) === 0
+                    ? (int) ($value * $random->getInt(0, 20))
+                    : $value * 10 ** ($random->getInt(-200, 200) / 100),
             },
             is_string($value) && str_contains($value, "\n") => self::torn($value, $random),
             default => self::anything($random),
@@ -88,7 +129,9 @@ final readonly class Hostile
 
     private static function number(Randomizer $random): float|int
     {
-        return $random->getInt(0, 1) === 0 ? self::NUMBERS[$random->getInt(0, count(self::NUMBERS) - 1)] : ($random->getInt(-1000, 1000) / 1000) * 10 ** $random->getInt(-12, 12);
+        return $random->getInt(0, 1) === 0
+            ? self::NUMBERS[$random->getInt(0, count(self::NUMBERS) - 1)]
+            : ($random->getInt(-1000, 1000) / 1000) * 10 ** $random->getInt(-12, 12);
     }
 
     private static function anything(Randomizer $random): mixed
@@ -142,7 +185,11 @@ final readonly class Hostile
             3 => str_repeat($bytes, max(1, min(2000, intdiv(4_000_000, $length)))),
             4 => str_replace("\n", '', $bytes).str_repeat(substr($bytes, 0, 100), 5000),
             5 => $random->getBytes(max(1, $random->getInt(1, 5000))),
-            6 => (string) preg_replace_callback('/\d+/', static fn (array $m): string => $random->getInt(0, 20) === 0 ? (string) self::number($random) : $m[0], $bytes),
+            6 => (string) preg_replace_callback(
+                '/\d+/',
+                static fn (array $m): string => $random->getInt(0, 20) === 0 ? (string) self::number($random) : $m[0],
+                $bytes,
+            ),
             7 => strrev($bytes),
             default => $bytes."\n".self::TEXTS[$random->getInt(0, count(self::TEXTS) - 1)],
         };

@@ -30,7 +30,12 @@ final readonly class BeliefHistory
             } else {
                 $known[$event['code']] = $event['present'];
             }
-            $moves[] = new Moved($event['code'], $event['present'], $event['withdrawn'], Beliefs::of($weighs === null ? $network : Untold::weigh($network, $weighs, $known), $known)->now()->faults);
+            $moves[] = new Moved(
+                $event['code'],
+                $event['present'],
+                $event['withdrawn'],
+                Beliefs::of($weighs === null ? $network : Untold::weigh($network, $weighs, $known), $known)->now()->faults,
+            );
         }
 
         return new self($moves);

@@ -88,7 +88,14 @@ final class Beliefs
     private function withPriors(array $priors): Posterior
     {
         $all = array_values(array_replace($this->network->priors, $priors));
-        $network = Network::of($this->network->faults, $all, $this->network->findings, $this->network->leaks, $this->network->children, $this->network->starts);
+        $network = Network::of(
+            $this->network->faults,
+            $all,
+            $this->network->findings,
+            $this->network->leaks,
+            $this->network->children,
+            $this->network->starts,
+        );
 
         return Elimination::for($network, $this->present)->posterior($this->absent);
     }

@@ -89,7 +89,10 @@ final readonly class CaseFile
         foreach (array_keys($findings, true, true) as $code) {
             foreach ($knowledge->findings[$code]->neverWith as $other) {
                 if ($findings[$other] ?? false) {
-                    throw InputError::at("findings.{$code}", "findings.{$code} and findings.{$other} cannot both be present: measure again and withdraw one.");
+                    throw InputError::at(
+                        "findings.{$code}",
+                        "findings.{$code} and findings.{$other} cannot both be present: measure again and withdraw one.",
+                    );
                 }
             }
         }
@@ -109,7 +112,10 @@ final readonly class CaseFile
         $exposed = self::counts($shop->map('exposed'), 'history.shop.exposed', $shopJobs, $knowledge);
         foreach ($exposed as $code => $of) {
             if ($of < ($shopFaults[$code] ?? 0)) {
-                throw InputError::at("history.shop.exposed.{$code}", "history.shop.exposed.{$code} is below history.shop.faults.{$code}: more machines had it than could have it.");
+                throw InputError::at(
+                    "history.shop.exposed.{$code}",
+                    "history.shop.exposed.{$code} is below history.shop.faults.{$code}: more machines had it than could have it.",
+                );
             }
         }
         $shop->done();

@@ -63,7 +63,10 @@ final readonly class Complaint implements Computation
         return $found;
     }
 
-    /** @return list<array{question: string, ask: string, finding: string, words: list<string>}> raised by a word of danger, whatever else is said */
+    /**
+     * @return list<array{question: string, ask: string, finding: string, words: list<string>}> raised by a word of danger,
+     *   whatever else is said
+     */
     public function safety(string $text): array
     {
         $said = Said::of(mb_substr($text, 0, self::LONGEST));

@@ -34,7 +34,11 @@ final readonly class DangerScreen
                 if ($fault->danger) {
                     $worst = max([0.0, ...array_map(static fn (Posterior $view): float => $view->faults[$i], $views)]);
                     if ($worst >= $knowledge->bench->redTagFrom) {
-                        $because[] = sprintf('%s may be the cause (%d %%), and that is dangerous.', $fault->name, (int) round(100 * $worst));
+                        $because[] = sprintf(
+                            '%s may be the cause (%d %%), and that is dangerous.',
+                            $fault->name,
+                            (int) round(100 * $worst),
+                        );
                     }
                 }
             }
@@ -52,7 +56,10 @@ final readonly class DangerScreen
             $looks["{$finding}"] = [$finding];
         }
         foreach ($knowledge->checks as $check) {
-            $not = array_values(array_filter(array_map(static fn (string $code): int => $index[$code], $check->yields), static fn (int $f): bool => isset($beliefs->absent[$f])));
+            $not = array_values(array_filter(
+                array_map(static fn (string $code): int => $index[$code], $check->yields),
+                static fn (int $f): bool => isset($beliefs->absent[$f]),
+            ));
             sort($not);
             if ($not !== []) {
                 $looks[implode(',', $not)] = $not;

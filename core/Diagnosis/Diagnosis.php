@@ -43,7 +43,10 @@ final readonly class Diagnosis
     /** Whether no suspect stands out: the first is under three in ten, and three more have at least half of its probability. */
     public function isEven(): bool
     {
-        $asked = array_values(array_map(static fn (Suspect $s): float => $s->probability, array_filter($this->suspects, static fn (Suspect $s): bool => $s->explains !== [])));
+        $asked = array_values(array_map(
+            static fn (Suspect $s): float => $s->probability,
+            array_filter($this->suspects, static fn (Suspect $s): bool => $s->explains !== []),
+        ));
 
         return isset($asked[3]) && $asked[0] < 0.3 && $asked[3] >= $asked[0] / 2;
     }

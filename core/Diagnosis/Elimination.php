@@ -74,7 +74,8 @@ final readonly class Elimination
 
     /**
      * @param  list<float>  $weights
-     * @return array{array<int, list<float>>, array<int, float>, float, float} v before each fold, scale of each close, last value, log of all scales
+     * @return array{array<int, list<float>>, array<int, float>, float, float} v before each fold, scale of each close, last value,
+     *   log of all scales
      */
     private function forward(array $weights): array
     {

@@ -79,7 +79,11 @@ final class FoldingOrder
                     unset($waiting[$finding][$fault]);
                 }
                 if (count($open) > self::WIDEST) {
-                    throw InputError::at('findings', 'These findings hang together too widely to be worked out exactly: '.count($present).' are present. Withdraw the vaguest ones.');
+                    throw InputError::at(
+                        'findings',
+                        'These findings hang together too widely to be worked out exactly: '.count($present)
+                            .' are present. Withdraw the vaguest ones.',
+                    );
                 }
                 $bits = [];
                 foreach ($shown[$fault] as $finding => $strength) {

@@ -76,7 +76,10 @@ final class Judgement
     /** Whether it is dangerous: silence is no all-clear, so what is not told speaks for nothing here. */
     private function screen(): DangerScreen
     {
-        return DangerScreen::of($this->knowledge, $this->case->weighsUntold ? Beliefs::of($this->plain, $this->case->findings) : $this->beliefs);
+        return DangerScreen::of(
+            $this->knowledge,
+            $this->case->weighsUntold ? Beliefs::of($this->plain, $this->case->findings) : $this->beliefs,
+        );
     }
 
     /**

@@ -23,7 +23,10 @@ final readonly class LikelyFindings
         $chance = [];
         foreach ($network->findings as $i => $code) {
             $finding = $knowledge->findings[$code];
-            if (isset($beliefs->absent[$i]) || in_array($i, $beliefs->present, true) || $network->parents[$i] === [] || ! $knowledge->hasPlaceFor($code, $traits)) {
+            if (isset($beliefs->absent[$i])
+                || in_array($i, $beliefs->present, true)
+                || $network->parents[$i] === []
+                || ! $knowledge->hasPlaceFor($code, $traits)) {
                 continue;
             }
             // a circumstance is there often anyway: only what the faults add to it counts

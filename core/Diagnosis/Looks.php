@@ -25,11 +25,20 @@ final readonly class Looks
     private array $present;
 
     /** @param  array<int, list<int>>  $inQuestion  keyed by fault */
-    public function __construct(private Knowledge $knowledge, private CaseFile $case, private Beliefs $beliefs, private Loss $loss, private array $inQuestion, private bool $redTag)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private CaseFile $case,
+        private Beliefs $beliefs,
+        private Loss $loss,
+        private array $inQuestion,
+        private bool $redTag,
+    ) {
         $this->index = array_flip($beliefs->network->findings);
         $this->outcomes = new CheckOutcomes($beliefs, $this->index);
-        $this->yieldedBy = array_count_values(array_merge([], ...array_values(array_map(static fn (Check $check): array => $check->yields, $knowledge->checks))));
+        $this->yieldedBy = array_count_values(array_merge(
+            [],
+            ...array_values(array_map(static fn (Check $check): array => $check->yields, $knowledge->checks)),
+        ));
         $this->present = array_fill_keys(array_keys($case->findings, true, true), true);
     }
 
@@ -81,7 +90,17 @@ final readonly class Looks
         }
         $minutes = $check->minutes + $this->knowledge->bench->minutesToReach($check->state);
 
-        return new Step($check->code, 'check', $minutes, $check->state->value, $check->state->needsPower(), $check->supervised, $minutes, $this->saved($this->counting($check), $answers) / $minutes, $answers);
+        return new Step(
+            $check->code,
+            'check',
+            $minutes,
+            $check->state->value,
+            $check->state->needsPower(),
+            $check->supervised,
+            $minutes,
+            $this->saved($this->counting($check), $answers) / $minutes,
+            $answers,
+        );
     }
 
     /**
@@ -107,7 +126,10 @@ final readonly class Looks
     private function bears(Check $check): bool
     {
         foreach (array_keys($this->inQuestion) as $fault) {
-            if (array_intersect_key(array_flip($check->yields), $this->knowledge->faults[$this->beliefs->network->faults[$fault]]->shows) !== []) {
+            if (array_intersect_key(
+                array_flip($check->yields),
+                $this->knowledge->faults[$this->beliefs->network->faults[$fault]]->shows,
+            ) !== []) {
                 return true;
             }
         }

@@ -30,7 +30,8 @@ final readonly class MendCost
 
     public function of(Fault $fault): float
     {
-        return ($this->way($fault) + $fault->mend()->minutes + $this->proving($fault)) * $this->case->benchMinute + $this->parts($fault) + $this->waiting($fault);
+        return ($this->way($fault) + $fault->mend()->minutes + $this->proving($fault)) * $this->case->benchMinute + $this->parts($fault) + $this
+            ->waiting($fault);
     }
 
     /** Minutes until a cold, closed machine can be mended. */

@@ -47,15 +47,27 @@ final readonly class NextSteps
     private array $possible;
 
     /** @param  array<int, list<int>>  $inQuestion  the faults in question, with the present findings each is linked to */
-    public function __construct(private Knowledge $knowledge, private CaseFile $case, private Beliefs $beliefs, private array $inQuestion, bool $redTag, private bool $swaps)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private CaseFile $case,
+        private Beliefs $beliefs,
+        private array $inQuestion,
+        bool $redTag,
+        private bool $swaps,
+    ) {
         $cost = new MendCost($knowledge, $case);
         $this->none = $beliefs->present === [] ? 0.0 : InQuestion::none($beliefs, $inQuestion);
         $this->loss = Loss::of($beliefs->network, $knowledge, $case, $cost);
         $this->repair = new RepairCost(array_keys($inQuestion), $this->loss->mend);
         $this->looks = new Looks($knowledge, $case, $beliefs, $this->loss, $inQuestion, $redTag);
         $this->possible = $this->looks->possible();
-        $this->settling = new Settling($knowledge, $case, $cost, $this->possible, array_fill_keys(array_keys($case->findings, true, true), true));
+        $this->settling = new Settling(
+            $knowledge,
+            $case,
+            $cost,
+            $this->possible,
+            array_fill_keys(array_keys($case->findings, true, true), true),
+        );
     }
 
     /** @return list<Step> best first */
@@ -71,14 +83,24 @@ final readonly class NextSteps
         usort($looks, self::better(...));
         $looks = $this->judged($looks);
         [$first, $dangerOpen] = $this->first($looks);
-        $sweep = (new Sweep($this->knowledge))->best(array_values(array_filter($looks, static fn (Step $s): bool => ! in_array($s->code, array_map(static fn (Step $f): string => $f->code, $dangerOpen), true))));
+        $sweep = (new Sweep($this->knowledge))->best(array_values(array_filter(
+            $looks,
+            static fn (Step $s): bool => ! in_array($s->code, array_map(static fn (Step $f): string => $f->code, $dangerOpen), true),
+        )));
         $rest = $this->swaps ? $this->judged($this->swaps()) : [];
         array_push($rest, ...$looks);
         usort($rest, self::better(...));
         $pay = array_values(array_filter($rest, static fn (Step $step): bool => $step->pays));
         $mends = $this->mends();
         // quick looks that go in one sweep are one card
-        $pay = array_values(array_filter($pay, static fn (Step $s): bool => $sweep === null || ! in_array($s->code, array_map(static fn (Step $l): string => $l->code, $sweep->looks), true)));
+        $pay = array_values(array_filter(
+            $pay,
+            static fn (Step $s): bool => $sweep === null || ! in_array(
+                $s->code,
+                array_map(static fn (Step $l): string => $l->code, $sweep->looks),
+                true,
+            ),
+        ));
         $order = [...$dangerOpen, ...$this->confirmed($mends), ...$this->around($first, $sweep, $pay)];
 
         $looked = array_filter($order, static fn (Step $s): bool => $s->kind !== 'mend') !== [];
@@ -141,7 +163,10 @@ final readonly class NextSteps
         // where it may well be none of the suspects, the look has to be cheaper than what it keeps from being done for nothing
         $vain = $this->none * $this->loss->mend[(int) array_search($fault->code, $this->beliefs->network->faults, true)];
         $own = $own !== null && $own->minutes * $this->case->benchMinute < $vain ? $own : null;
-        $glances = ! $this->settling->isBigGuess($fault, $this->probability($fault->code)) ? [] : array_filter($looks, fn (Step $s): bool => $s->minutes <= self::GLANCE && $s->savesPerMinute > self::GLANCE_SAVES * $this->case->benchMinute);
+        $glances = ! $this->settling->isBigGuess($fault, $this->probability($fault->code)) ? [] : array_filter(
+            $looks,
+            fn (Step $s): bool => $s->minutes <= self::GLANCE && $s->savesPerMinute > self::GLANCE_SAVES * $this->case->benchMinute,
+        );
 
         if ($this->none > $this->probability($fault->code) && $this->probability($fault->code) < self::LONG_SHOT) {
             // rather none of them than this one: whatever can still show one is looked at before a second person is asked
@@ -160,7 +185,10 @@ final readonly class NextSteps
      */
     private function confirmed(array $mends): array
     {
-        return array_values(array_filter($mends, fn (Step $mend): bool => $this->settling->isConfirmed($this->knowledge->faults[$mend->code], $this->probability($mend->code))));
+        return array_values(array_filter(
+            $mends,
+            fn (Step $mend): bool => $this->settling->isConfirmed($this->knowledge->faults[$mend->code], $this->probability($mend->code)),
+        ));
     }
 
     private function probability(string $fault): float
@@ -213,7 +241,8 @@ final readonly class NextSteps
         $seen = $once = [];
         foreach ($steps as $step) {
             $key = "{$step->kind} {$step->code}";
-            if (isset($seen[$key]) || ($step->kind === 'sweep' && array_filter($step->looks, static fn (Step $l): bool => ! isset($seen["check {$l->code}"])) === [])) {
+            if (isset($seen[$key])
+                || ($step->kind === 'sweep' && array_filter($step->looks, static fn (Step $l): bool => ! isset($seen["check {$l->code}"])) === [])) {
                 continue;
             }
             $seen[$key] = true;
@@ -287,7 +316,17 @@ final readonly class NextSteps
         ];
         $wasted = max(0.5, (1 - $p) * $this->loss->mend[$i] / $this->case->benchMinute);
 
-        return new Step($fault->code, $kind, $fault->mend()->minutes, State::Unplugged->value, false, false, $wasted, $this->looks->saved($this->inQuestion, $answers) / $wasted, $answers);
+        return new Step(
+            $fault->code,
+            $kind,
+            $fault->mend()->minutes,
+            State::Unplugged->value,
+            false,
+            false,
+            $wasted,
+            $this->looks->saved($this->inQuestion, $answers) / $wasted,
+            $answers,
+        );
     }
 
     private function onShelf(Fault $fault): bool
@@ -302,7 +341,19 @@ final readonly class NextSteps
         foreach ($this->byProbability() as $i => $p) {
             $fault = $this->fault($i);
             if ($p >= self::WORTH_MENDING && $this->settling->mayMend($fault, $p)) {
-                $mends[] = new Step($fault->code, 'mend', $fault->mend()->minutes, State::Unplugged->value, false, false, $fault->mend()->minutes, $p / $this->loss->mend[$i], [], because: Because::Likely, fault: $fault->code);
+                $mends[] = new Step(
+                    $fault->code,
+                    'mend',
+                    $fault->mend()->minutes,
+                    State::Unplugged->value,
+                    false,
+                    false,
+                    $fault->mend()->minutes,
+                    $p / $this->loss->mend[$i],
+                    [],
+                    because: Because::Likely,
+                    fault: $fault->code,
+                );
             }
         }
         usort($mends, static fn (Step $a, Step $b): int => [$b->savesPerMinute, $a->code] <=> [$a->savesPerMinute, $b->code]);

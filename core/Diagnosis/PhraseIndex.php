@@ -187,7 +187,10 @@ final readonly class PhraseIndex
         $single = $pairs = $before = [];
         foreach ($said->words as [$stem]) {
             $denied = str_starts_with($stem, Said::NOT);
-            $of = array_map(static fn (string $name): string => ($denied ? Said::NOT : '').$name, $this->means[$denied ? substr($stem, strlen(Said::NOT)) : $stem] ?? []);
+            $of = array_map(
+                static fn (string $name): string => ($denied ? Said::NOT : '').$name,
+                $this->means[$denied ? substr($stem, strlen(Said::NOT)) : $stem] ?? [],
+            );
             foreach ($of as $name) {
                 $single[$name] = true;
                 foreach ($before as $earlier) {
@@ -215,7 +218,11 @@ final readonly class PhraseIndex
         $least = strlen($bare) >= 8 ? 3 : 2;
         foreach (array_keys($this->telling) as $term) {
             $term = (string) $term;
-            if ($term[0] === $stem[0] && ! str_contains($term, '+') && ! str_contains($term, '~') && str_starts_with($term, Said::NOT) === $denied && abs(strlen($term) - strlen($stem)) < $least) {
+            if ($term[0] === $stem[0]
+                && ! str_contains($term, '+')
+                && ! str_contains($term, '~')
+                && str_starts_with($term, Said::NOT) === $denied
+                && abs(strlen($term) - strlen($stem)) < $least) {
                 $apart = levenshtein($term, $stem);
                 if ($apart < $least) {
                     [$best, $least] = [$term, $apart];

@@ -51,8 +51,14 @@ final readonly class Rates
      * @param  array<string, int>  $shopFaults  over all families
      * @param  array<string, int>  $shopExposed  fault code => jobs of the shop on machines that can have it, where not all can
      */
-    public static function corrected(float $catalogueJobs, int $familyJobs, array $familyFaults, int $shopJobs = 0, array $shopFaults = [], array $shopExposed = []): self
-    {
+    public static function corrected(
+        float $catalogueJobs,
+        int $familyJobs,
+        array $familyFaults,
+        int $shopJobs = 0,
+        array $shopFaults = [],
+        array $shopExposed = [],
+    ): self {
         return new self($catalogueJobs, $familyJobs, $familyFaults, $shopJobs, $shopFaults, $shopExposed);
     }
 

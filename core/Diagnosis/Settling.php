@@ -36,8 +36,13 @@ final readonly class Settling
      * @param  array<string, Check>  $possible  looks that can be made now and are not made yet, by code
      * @param  array<string, true>  $present  finding codes
      */
-    public function __construct(private Knowledge $knowledge, private CaseFile $case, private MendCost $cost, private array $possible, private array $present)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private CaseFile $case,
+        private MendCost $cost,
+        private array $possible,
+        private array $present,
+    ) {
     }
 
     /** Danger, mains, qualified people only: mended only after one of its settling looks has spoken for it. */
@@ -89,7 +94,10 @@ final readonly class Settling
     /** Whether it is likely and its mend big, or much longer than the look, so that it is confirmed first. */
     public function wantsConfirming(Fault $fault, float $probability): bool
     {
-        return $probability >= self::LIKELY_FROM && $probability < self::SURE && ! $this->hasSpoken($fault, $probability) && ($this->cost->isBig($fault) || $this->isGlance($fault));
+        return $probability >= self::LIKELY_FROM
+            && $probability < self::SURE
+            && ! $this->hasSpoken($fault, $probability)
+            && ($this->cost->isBig($fault) || $this->isGlance($fault));
     }
 
     /** Whether its settling look takes a fraction of its mend: nobody turns a nut before rocking the bed. */
@@ -109,7 +117,10 @@ final readonly class Settling
     /** Whether it is likely and put right in minutes without a part, with no look that would settle it: then one tries. */
     public function isTried(Fault $fault, float $probability): bool
     {
-        return $probability >= self::LIKELY_FROM && ! $this->isGated($fault) && ! $this->cost->isBig($fault) && $this->look($fault) === null;
+        return $probability >= self::LIKELY_FROM
+            && ! $this->isGated($fault)
+            && ! $this->cost->isBig($fault)
+            && $this->look($fault) === null;
     }
 
     /** Whether its mend is as good as certain to be right. */

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace OddBench\Diagnosis;
 
-/** The stem of an English word, so that “prints”, “printed” and “printing” are one: Porter 1980, An algorithm for suffix stripping, step 1. */
+/**
+ * The stem of an English word, so that “prints”, “printed” and “printing” are one: Porter 1980, An algorithm for suffix stripping, step 1.
+ */
 final class Stem
 {
     public static function of(string $word): string

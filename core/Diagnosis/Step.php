@@ -48,6 +48,20 @@ final readonly class Step
 
     private function with(bool $pays, Because $because, ?string $fault): self
     {
-        return new self($this->code, $this->kind, $this->minutes, $this->state, $this->needsPower, $this->supervised, $this->costMinutes, $this->savesPerMinute, $this->answers, $pays, $this->looks, $because, $fault);
+        return new self(
+            $this->code,
+            $this->kind,
+            $this->minutes,
+            $this->state,
+            $this->needsPower,
+            $this->supervised,
+            $this->costMinutes,
+            $this->savesPerMinute,
+            $this->answers,
+            $pays,
+            $this->looks,
+            $because,
+            $fault,
+        );
     }
 }

@@ -63,6 +63,19 @@ final readonly class Sweep
         }
         $minutes += $quick[0]->costMinutes - $this->knowledge->checks[$quick[0]->code]->minutes;
 
-        return new Step($taken[0]->code, 'sweep', $minutes, $taken[0]->state, $taken[0]->needsPower, false, $minutes, $saves / $minutes, [], true, looks: $taken, because: Because::Sweep);
+        return new Step(
+            $taken[0]->code,
+            'sweep',
+            $minutes,
+            $taken[0]->state,
+            $taken[0]->needsPower,
+            false,
+            $minutes,
+            $saves / $minutes,
+            [],
+            true,
+            looks: $taken,
+            because: Because::Sweep,
+        );
     }
 }

@@ -14,8 +14,13 @@ final readonly class Trial
      * @param  array{float, float}|null  $bandMm  the heights of one print between which it was set so
      * @param  bool  $stopped  stopped before it was done
      */
-    public function __construct(public int $number, public array $settings, public float $rating, public ?array $bandMm, public bool $stopped)
-    {
+    public function __construct(
+        public int $number,
+        public array $settings,
+        public float $rating,
+        public ?array $bandMm,
+        public bool $stopped,
+    ) {
     }
 
     /** @return list<string> settings that differ, also those only one of the two names */
@@ -23,6 +28,9 @@ final readonly class Trial
     {
         $names = array_keys($this->settings + $other->settings);
 
-        return array_values(array_filter($names, fn (string $name): bool => ($this->settings[$name] ?? null) !== ($other->settings[$name] ?? null)));
+        return array_values(array_filter(
+            $names,
+            fn (string $name): bool => ($this->settings[$name] ?? null) !== ($other->settings[$name] ?? null),
+        ));
     }
 }

@@ -12,7 +12,7 @@ final readonly class TrialJudgement
     /**
      * @param  list<array{trial: int, changed: list<string>}>  $changes  against the trial before
      * @param  list<array{trial: int, message: string}>  $warnings
-     * @param  list<array{trials: array{int, int}, setting: string, from: float|string|null, to: float|string|null, change: float}>  $singleChanges
+     * @param  list<array{trials: array{int, int}, setting: string, from: float|string|null, to: float|string|null, change: float}> $singleChanges
      * @param  list<array{setting: string, effect: float, kind: string, low: float|string|null, high: float|string|null, pairs: int, sides: array{int, int}, compared: int}>  $effects  largest first
      * @param  list<array{settings: list<string>, effect: float, same_as: list<list<string>>}>  $interactions  largest first
      * @param  string|null  $matters  the setting that matters most
@@ -93,10 +93,23 @@ final readonly class TrialJudgement
         foreach ($changes as $i => $change) {
             $many = count($change['changed']);
             if ($many > 1 && ! $design) {
-                $warnings[] = ['trial' => $change['trial'], 'message' => sprintf('%s changed at once: whatever happened, it is not known which did it.', ucfirst(self::and($change['changed'])))];
+                $warnings[] = [
+                    'trial' => $change['trial'],
+                    'message' => sprintf(
+                        '%s changed at once: whatever happened, it is not known which did it.',
+                        ucfirst(self::and($change['changed'])),
+                    ),
+                ];
             }
-            if ($i > 0 && $trials[$i]->bandMm !== null && $trials[$i - 1]->bandMm !== null && $many > 0 && $trials[$i]->bandMm[0] >= $trials[$i - 1]->bandMm[1]) {
-                $warnings[] = ['trial' => $change['trial'], 'message' => 'Changed on the way up one print: the height changed as well, and heat with it. Repeat it from the bed before believing it.'];
+            if ($i > 0
+                && $trials[$i]->bandMm !== null
+                && $trials[$i - 1]->bandMm !== null
+                && $many > 0
+                && $trials[$i]->bandMm[0] >= $trials[$i - 1]->bandMm[1]) {
+                $warnings[] = [
+                    'trial' => $change['trial'],
+                    'message' => 'Changed on the way up one print: the height changed as well, and heat with it. Repeat it from the bed before believing it.',
+                ];
             }
         }
 
@@ -150,7 +163,16 @@ final readonly class TrialJudgement
             [$setting, $low, $high] = $pair['of'];
             $effect = array_sum($pair['changes']) / count($pair['changes']);
             if (! isset($effects[$setting]) || abs($effect) > abs($effects[$setting]['effect'])) {
-                $effects[$setting] = ['setting' => $setting, 'effect' => $effect, 'kind' => 'single-changes', 'low' => $low, 'high' => $high, 'pairs' => count($pair['changes']), 'sides' => [count($pair['lows']), count($pair['highs'])], 'compared' => count($pairs)];
+                $effects[$setting] = [
+                    'setting' => $setting,
+                    'effect' => $effect,
+                    'kind' => 'single-changes',
+                    'low' => $low,
+                    'high' => $high,
+                    'pairs' => count($pair['changes']),
+                    'sides' => [count($pair['lows']), count($pair['highs'])],
+                    'compared' => count($pairs),
+                ];
             }
         }
 
@@ -165,12 +187,23 @@ final readonly class TrialJudgement
         return $down ? [$to, $from, -$change] : [$from, $to, $change];
     }
 
-    /** @return list<array{setting: string, effect: float, kind: string, low: float|string|null, high: float|string|null, pairs: int, sides: array{int, int}, compared: int}> */
+    /**
+     * @return list<array{setting: string, effect: float, kind: string, low: float|string|null, high: float|string|null, pairs: int, sides: array{int, int}, compared: int}>
+     */
     private static function effectsOfDesign(TwoLevelDesign $design): array
     {
         $effects = [];
         foreach ($design->levels as $setting => [$low, $high]) {
-            $effects[] = ['setting' => $setting, 'effect' => $design->effect([$setting]), 'kind' => 'two-level', 'low' => $low, 'high' => $high, 'pairs' => 0, 'sides' => [$design->half(), $design->half()], 'compared' => count($design->levels)];
+            $effects[] = [
+                'setting' => $setting,
+                'effect' => $design->effect([$setting]),
+                'kind' => 'two-level',
+                'low' => $low,
+                'high' => $high,
+                'pairs' => 0,
+                'sides' => [$design->half(), $design->half()],
+                'compared' => count($design->levels),
+            ];
         }
 
         return self::largestFirst($effects);
@@ -228,7 +261,10 @@ final readonly class TrialJudgement
     /** @param  list<Trial>  $trials */
     private static function repeatSpread(array $trials): ?float
     {
-        $spreads = array_map(static fn (array $ratings): float => max($ratings) - min($ratings), array_filter(TrialNoise::alike($trials), static fn (array $ratings): bool => count($ratings) > 1));
+        $spreads = array_map(
+            static fn (array $ratings): float => max($ratings) - min($ratings),
+            array_filter(TrialNoise::alike($trials), static fn (array $ratings): bool => count($ratings) > 1),
+        );
 
         return $spreads === [] ? null : max($spreads);
     }
@@ -240,12 +276,26 @@ final readonly class TrialJudgement
      * @param  'matters'|'may'|'chance'|'once'|'none'  $standsOut
      * @return array{'ok'|'watch'|'out', string}
      */
-    private static function words(array $trials, array $effects, array $interactions, string $standsOut, ?float $repeat, bool $design): array
-    {
+    private static function words(
+        array $trials,
+        array $effects,
+        array $interactions,
+        string $standsOut,
+        ?float $repeat,
+        bool $design,
+    ): array {
         $stopped = count(array_filter($trials, static fn (Trial $t): bool => $t->stopped));
-        $note = $stopped === 0 ? '' : sprintf(' %d of the trials %s stopped early: rate those for what was seen.', $stopped, $stopped === 1 ? 'was' : 'were');
+        $note = $stopped === 0 ? '' : sprintf(
+            ' %d of the trials %s stopped early: rate those for what was seen.',
+            $stopped,
+            $stopped === 1 ? 'was' : 'were',
+        );
         if (count($trials) < 2 || $effects === []) {
-            return ['watch', (count($trials) < 2 ? 'One trial says nothing yet: change one setting and print it again.' : 'No two trials differ in one setting alone: change one thing at a time.').$note];
+            return [
+                'watch',
+                (count($trials) < 2 ? 'One trial says nothing yet: change one setting and print it again.' : 'No two trials differ in one setting alone: change one thing at a time.')
+                    .$note,
+            ];
         }
         $top = $effects[0];
         $better = $top['effect'] > 0 ? [$top['low'], $top['high']] : [$top['high'], $top['low']];
@@ -254,15 +304,50 @@ final readonly class TrialJudgement
         if ($standsOut !== 'matters') {
             return match ($standsOut) {
                 'none' => ['out', 'No setting makes any difference. Look for a fault in the machine.'.$note],
-                'chance' => ['out', sprintf('No setting makes a difference that counts: the largest, %s, changes the rating by %s, and prints set alike differ by %s. Look for a fault in the machine.', $top['setting'], $by, self::plain($repeat ?? 0.0)).$note],
-                'once' => ['watch', sprintf('%s %s was better by %s, once. That may be chance: print both again before believing it.', ucfirst($top['setting']), $rises, $by).$note],
-                default => ['watch', sprintf('%s %s was better by %s, but chance may make as much here: print the better and the worse one again.', ucfirst($top['setting']), $rises, $by).$note],
+                'chance' => [
+                    'out',
+                    sprintf(
+                        'No setting makes a difference that counts: the largest, %s, changes the rating by %s, and prints set alike differ by %s. Look for a fault in the machine.',
+                        $top['setting'],
+                        $by,
+                        self::plain($repeat ?? 0.0),
+                    ).$note,
+                ],
+                'once' => [
+                    'watch',
+                    sprintf(
+                        '%s %s was better by %s, once. That may be chance: print both again before believing it.',
+                        ucfirst($top['setting']),
+                        $rises,
+                        $by,
+                    ).$note,
+                ],
+                default => [
+                    'watch',
+                    sprintf(
+                        '%s %s was better by %s, but chance may make as much here: print the better and the worse one again.',
+                        ucfirst($top['setting']),
+                        $rises,
+                        $by,
+                    ).$note,
+                ],
             };
         }
-        $words = sprintf('%s matters: from %s to %s the rating rises by %s%s.', ucfirst($top['setting']), self::said($better[0]), self::said($better[1]), self::plain(abs($top['effect'])), $design ? ' in the mean' : '');
+        $words = sprintf(
+            '%s matters: from %s to %s the rating rises by %s%s.',
+            ucfirst($top['setting']),
+            self::said($better[0]),
+            self::said($better[1]),
+            self::plain(abs($top['effect'])),
+            $design ? ' in the mean' : '',
+        );
         $strong = $interactions[0] ?? null;
         if ($strong !== null && count($strong['settings']) === 2 && abs($strong['effect']) > abs($top['effect']) / 3) {
-            $words .= sprintf(' %s work together (%s): judge them as a pair.', ucfirst(self::and($strong['settings'])), self::plain($strong['effect']));
+            $words .= sprintf(
+                ' %s work together (%s): judge them as a pair.',
+                ucfirst(self::and($strong['settings'])),
+                self::plain($strong['effect']),
+            );
         }
 
         return ['ok', $words.$note];

@@ -40,7 +40,12 @@ final readonly class TrialNoise
         }
         $contrasts = $design?->contrasts() ?? [];
 
-        return count($contrasts) < 3 ? null : new self(null, count($contrasts) / 3, max(self::lenth($contrasts), 2 * $step / sqrt(12 * count($trials))), count($contrasts));
+        return count($contrasts) < 3 ? null : new self(
+            null,
+            count($contrasts) / 3,
+            max(self::lenth($contrasts), 2 * $step / sqrt(12 * count($trials))),
+            count($contrasts),
+        );
     }
 
     /** Trials were repeated, so that chance was seen. */
@@ -60,13 +65,19 @@ final readonly class TrialNoise
     {
         return $this->spread === null
             ? StudentT::quantile((1 + (1 - self::LEVEL) ** (1 / $this->contrasts)) / 2, $this->degrees) * (float) $this->pseudoError
-            : StudentT::quantile(1 - self::LEVEL / 2 / max(1, $compared), $this->degrees) * $this->spread * sqrt(1 / max(1, $low) + 1 / max(1, $high));
+            : StudentT::quantile(
+                1 - self::LEVEL / 2 / max(1, $compared),
+                $this->degrees,
+            ) * $this->spread * sqrt(1 / max(1, $low) + 1 / max(1, $high));
     }
 
     /** From which difference on one that was named beforehand would be none of chance. */
     public function alone(int $low, int $high): float
     {
-        return $this->spread === null ? StudentT::quantile(1 - self::LEVEL / 2, $this->degrees) * (float) $this->pseudoError : $this->limit($low, $high, 1);
+        return $this->spread === null ? StudentT::quantile(
+            1 - self::LEVEL / 2,
+            $this->degrees,
+        ) * (float) $this->pseudoError : $this->limit($low, $high, 1);
     }
 
     /**

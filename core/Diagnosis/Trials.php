@@ -15,7 +15,8 @@ use OddBench\Units\Quantity;
  *
  * Two trials that differ in exactly one setting show its effect by themselves. Where the trials make an even two-level
  * design, effects and interactions are the differences of means (Box, Hunter and Hunter, Statistics for Experimenters,
- * 2nd ed., chapter 5); what chance makes of them stands at TrialNoise. Ratings are any numbers, more is better; the effect is that of going from the lower value to the
+ * 2nd ed., chapter 5); what chance makes of them stands at TrialNoise. Ratings are any numbers, more is better; the effect is that
+ * of going from the lower value to the
  * higher one, or from the first word to the second.
  */
 final readonly class Trials implements Computation
@@ -42,7 +43,10 @@ final readonly class Trials implements Computation
             'warnings' => $judged->warnings,
             'single_changes' => $judged->singleChanges,
             'effects' => JsonObject::map(array_column($judged->effects, 'effect', 'setting')),
-            'interactions' => JsonObject::map(array_combine(array_map(static fn (array $i): string => implode(' × ', $i['settings']), $judged->interactions), array_column($judged->interactions, 'effect'))),
+            'interactions' => JsonObject::map(array_combine(
+                array_map(static fn (array $i): string => implode(' × ', $i['settings']), $judged->interactions),
+                array_column($judged->interactions, 'effect'),
+            )),
             'details' => $judged->effects,
             'not_told_apart' => self::notToldApart($judged),
             'matters' => $judged->matters,
@@ -99,7 +103,13 @@ final readonly class Trials implements Computation
         if ($band !== null && (count($band) !== 2 || $band[0] >= $band[1])) {
             throw InputError::at("trials.{$i}.band_mm", "trials.{$i}.band_mm must be two heights, the lower one first.");
         }
-        $trial = new Trial($i + 1, $settings, $of->number('rating', ...Quantity::Rating->bounds()), $band === null ? null : [$band[0], $band[1]], $of->flag('stopped'));
+        $trial = new Trial(
+            $i + 1,
+            $settings,
+            $of->number('rating', ...Quantity::Rating->bounds()),
+            $band === null ? null : [$band[0], $band[1]],
+            $of->flag('stopped'),
+        );
         $of->done();
 
         return $trial;
@@ -112,7 +122,10 @@ final readonly class Trials implements Computation
     private function settings(array $given, string $path): array
     {
         if (count($given) > self::MOST_SETTINGS) {
-            throw InputError::at($path, sprintf('%s names %d settings; up to %d are looked at.', $path, count($given), self::MOST_SETTINGS));
+            throw InputError::at(
+                $path,
+                sprintf('%s names %d settings; up to %d are looked at.', $path, count($given), self::MOST_SETTINGS),
+            );
         }
         $settings = [];
         foreach ($given as $name => $value) {

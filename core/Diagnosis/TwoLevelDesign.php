@@ -114,7 +114,10 @@ final class TwoLevelDesign
             }
         }
 
-        return array_values(array_filter($this->alike[$this->key($settings)] ?? [], static fn (array $others): bool => $others !== $settings));
+        return array_values(array_filter(
+            $this->alike[$this->key($settings)] ?? [],
+            static fn (array $others): bool => $others !== $settings,
+        ));
     }
 
     /**
@@ -156,7 +159,10 @@ final class TwoLevelDesign
     /** @return list<non-empty-list<string>> every set of two settings or more, then none that has no contrast */
     public function interactions(): array
     {
-        return array_values(array_filter($this->combinations(), fn (array $set): bool => count($set) > 1 && count(array_unique($this->column($set))) === 2));
+        return array_values(array_filter(
+            $this->combinations(),
+            fn (array $set): bool => count($set) > 1 && count(array_unique($this->column($set))) === 2,
+        ));
     }
 
     /**

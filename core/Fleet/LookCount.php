@@ -68,6 +68,12 @@ final readonly class LookCount
             return "{$known}; that is all of them.";
         }
 
-        return sprintf('%s: of all such machines between %d %% and %d %% (95 %% interval). %d still to look at.', $known, (int) floor(100 * $interval[0]), (int) ceil(100 * $interval[1]), $left);
+        return sprintf(
+            '%s: of all such machines between %d %% and %d %% (95 %% interval). %d still to look at.',
+            $known,
+            (int) floor(100 * $interval[0]),
+            (int) ceil(100 * $interval[1]),
+            $left,
+        );
     }
 }

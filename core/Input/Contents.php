@@ -38,7 +38,10 @@ final readonly class Contents
         foreach ($this->pieces() as $piece) {
             $bytes .= $piece;
             if (strlen($bytes) > $most) {
-                throw InputError::at($field, sprintf('The file is larger than %d MB; take the part that matters.', intdiv($most, 1024 * 1024)));
+                throw InputError::at(
+                    $field,
+                    sprintf('The file is larger than %d MB; take the part that matters.', intdiv($most, 1024 * 1024)),
+                );
             }
         }
 

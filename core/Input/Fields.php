@@ -64,7 +64,10 @@ final class Fields
     {
         $value = $this->number($key, 0, $most, $unit);
         if ($value > 0 && $value < $least) {
-            throw InputError::at($this->name($key), "{$this->name($key)} must be 0, or from {$least} to {$most}".($unit === '' ? '' : " {$unit}").", not {$value}.");
+            throw InputError::at(
+                $this->name($key),
+                "{$this->name($key)} must be 0, or from {$least} to {$most}".($unit === '' ? '' : " {$unit}").", not {$value}.",
+            );
         }
 
         return $value;
@@ -104,7 +107,10 @@ final class Fields
         }
         $value = $this->text($key);
         if (! in_array($value, $choices, true)) {
-            throw InputError::at($this->name($key), "{$this->name($key)} must be one of ".implode(', ', $choices).', not “'.mb_strcut(mb_scrub($value), 0, 60).'”.');
+            throw InputError::at(
+                $this->name($key),
+                "{$this->name($key)} must be one of ".implode(', ', $choices).', not “'.mb_strcut(mb_scrub($value), 0, 60).'”.',
+            );
         }
 
         return $value;
@@ -217,7 +223,10 @@ final class Fields
     {
         $value = $this->required($key);
 
-        return $value instanceof Contents ? $value : throw InputError::at($this->name($key), "{$this->name($key)} must be a file that was opened for this.");
+        return $value instanceof Contents ? $value : throw InputError::at(
+            $this->name($key),
+            "{$this->name($key)} must be a file that was opened for this.",
+        );
     }
 
     /**
@@ -236,7 +245,10 @@ final class Fields
             if (! is_array($item) || ! array_is_list($item) || count($item) !== 2) {
                 throw InputError::at($name, "{$name} must be two numbers.");
             }
-            $pairs[] = [$this->checkedNumber("{$name}.0", $item[0], $least, $most, $unit), $this->checkedNumber("{$name}.1", $item[1], $least, $most, $unit)];
+            $pairs[] = [
+                $this->checkedNumber("{$name}.0", $item[0], $least, $most, $unit),
+                $this->checkedNumber("{$name}.1", $item[1], $least, $most, $unit),
+            ];
         }
         if ($pairs === []) {
             throw InputError::at($this->name($key), "{$this->name($key)} is empty; give at least one pair.");
@@ -276,7 +288,10 @@ final class Fields
             throw InputError::at($this->name($key), "{$this->name($key)} must be a list.");
         }
         if (count($value) > $most) {
-            throw InputError::at($this->name($key), sprintf('%s holds %d; up to %d are taken at once.', $this->name($key), count($value), $most));
+            throw InputError::at(
+                $this->name($key),
+                sprintf('%s holds %d; up to %d are taken at once.', $this->name($key), count($value), $most),
+            );
         }
 
         return $value;
@@ -299,7 +314,10 @@ final class Fields
         $value = (float) $value;
         $unit = $unit === '' ? '' : " {$unit}";
         if (! is_finite($value) || $value < $least || $value > $most) {
-            throw InputError::at($name, "{$name} must be from {$least} to {$most}{$unit}, not ".(is_finite($value) ? "{$value}." : 'a number without end.'));
+            throw InputError::at(
+                $name,
+                "{$name} must be from {$least} to {$most}{$unit}, not ".(is_finite($value) ? "{$value}." : 'a number without end.'),
+            );
         }
 
         return $value;

@@ -31,7 +31,13 @@ final class JsonObject
     public static function decode(string $text): array
     {
         if (strlen($text) > self::MOST_BYTES) {
-            throw InputError::at('input', sprintf('The input is larger than %d MB. A log or a G-code file goes in by its name.', intdiv(self::MOST_BYTES, 1024 * 1024)));
+            throw InputError::at(
+                'input',
+                sprintf(
+                    'The input is larger than %d MB. A log or a G-code file goes in by its name.',
+                    intdiv(self::MOST_BYTES, 1024 * 1024),
+                ),
+            );
         }
         $doubled = self::walk($text);
         try {
@@ -39,7 +45,8 @@ final class JsonObject
         } catch (Throwable $e) {
             throw InputError::at('input', "Standard input must hold one JSON object: {$e->getMessage()}.");
         }
-        if (! is_array($value) || ($value === [] ? trim($text) !== '{}' && ! str_starts_with(ltrim($text), '{') : array_is_list($value) && ! str_starts_with(ltrim($text), '{'))) {
+        if (! is_array($value)
+            || ($value === [] ? trim($text) !== '{}' && ! str_starts_with(ltrim($text), '{') : array_is_list($value) && ! str_starts_with(ltrim($text), '{'))) {
             throw InputError::at('input', 'Standard input must hold one JSON object.');
         }
         if ($doubled !== null) {
@@ -69,7 +76,9 @@ final class JsonObject
      */
     private static function walk(string $text): ?string
     {
-        /** @var list<array{bool, array<string, true>, string}> $open objects and lists around: is it an object, its names, the present name */
+        /**
+         * @var list<array{bool, array<string, true>, string}> $open objects and lists around: is it an object, its names, the present name
+         */
         $open = [];
         $containers = $values = 0;
         $doubled = null;
@@ -86,7 +95,10 @@ final class JsonObject
                 if ($doubled === null && $top >= 0 && $open[$top][0] && ($text[$next] ?? '') === ':') {
                     $name = json_decode(substr($text, $from, $at - $from));
                     $open[$top][2] = is_string($name) ? $name : '';
-                    $doubled = isset($open[$top][1][$open[$top][2]]) ? implode('.', array_filter(array_column($open, 2), static fn (string $part): bool => $part !== '')) : null;
+                    $doubled = isset($open[$top][1][$open[$top][2]]) ? implode(
+                        '.',
+                        array_filter(array_column($open, 2), static fn (string $part): bool => $part !== ''),
+                    ) : null;
                     $open[$top][1][$open[$top][2]] = true;
                 }
 
@@ -102,7 +114,14 @@ final class JsonObject
                 array_pop($open);
             }
             if ($containers > self::MOST_CONTAINERS || $values > self::MOST_VALUES || count($open) > self::DEPTH) {
-                throw InputError::at('input', count($open) > self::DEPTH ? sprintf('The input is nested more than %d deep.', self::DEPTH) : sprintf('The input holds more than %d lists and objects, or %d values: that is more than any bench asks.', self::MOST_CONTAINERS, self::MOST_VALUES));
+                throw InputError::at(
+                    'input',
+                    count($open) > self::DEPTH ? sprintf('The input is nested more than %d deep.', self::DEPTH) : sprintf(
+                        'The input holds more than %d lists and objects, or %d values: that is more than any bench asks.',
+                        self::MOST_CONTAINERS,
+                        self::MOST_VALUES,
+                    ),
+                );
             }
         }
 

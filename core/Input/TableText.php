@@ -12,8 +12,14 @@ namespace OddBench\Input;
 final class TableText
 {
     private const FILES = [
-        "PK\x03\x04" => 'a workbook (xlsx, ods) or a zip file', "PK\x05\x06" => 'an empty zip file', "\xD0\xCF\x11\xE0" => 'a workbook of an old kind (xls)',
-        '%PDF' => 'a PDF', "\x1F\x8B" => 'a packed file (gz)', "\x89PNG" => 'a picture', "\xFF\xD8\xFF" => 'a picture', "7z\xBC\xAF" => 'a packed file (7z)',
+        "PK\x03\x04" => 'a workbook (xlsx, ods) or a zip file',
+        "PK\x05\x06" => 'an empty zip file',
+        "\xD0\xCF\x11\xE0" => 'a workbook of an old kind (xls)',
+        '%PDF' => 'a PDF',
+        "\x1F\x8B" => 'a packed file (gz)',
+        "\x89PNG" => 'a picture',
+        "\xFF\xD8\xFF" => 'a picture',
+        "7z\xBC\xAF" => 'a packed file (7z)',
     ];
 
     /** @throws InputError at file when it is no text */
@@ -21,7 +27,10 @@ final class TableText
     {
         foreach (self::FILES as $begins => $what) {
             if (str_starts_with($bytes, $begins)) {
-                throw InputError::at('file', "This is {$what}, not a table as text. Open it and save the sheet as CSV (“CSV UTF-8” where that is offered).");
+                throw InputError::at(
+                    'file',
+                    "This is {$what}, not a table as text. Open it and save the sheet as CSV (“CSV UTF-8” where that is offered).",
+                );
             }
         }
         $text = match (true) {

@@ -44,11 +44,18 @@ final class Arc
         } elseif (! $clockwise && $sweep <= 1e-9) {
             $sweep += 2 * M_PI;
         }
-        $pieces = (int) min(self::MOST_CHORDS, max(2, ceil(abs($sweep) / self::TURN), ceil(abs($sweep) * sqrt($radius / (8 * self::SAGITTA_MM)))));
+        $pieces = (int) min(
+            self::MOST_CHORDS,
+            max(2, ceil(abs($sweep) / self::TURN), ceil(abs($sweep) * sqrt($radius / (8 * self::SAGITTA_MM)))),
+        );
         $points = [];
         for ($n = 1; $n < $pieces; $n++) {
             $angle = $from + $sweep * $n / $pieces;
-            $point = [$a => $ca + $radius * cos($angle), $b => $cb + $radius * sin($angle), $third => $at[$third] + ($to[$third] - $at[$third]) * $n / $pieces];
+            $point = [
+                $a => $ca + $radius * cos($angle),
+                $b => $cb + $radius * sin($angle),
+                $third => $at[$third] + ($to[$third] - $at[$third]) * $n / $pieces,
+            ];
             $points[] = [$point['X'] ?? $to['X'], $point['Y'] ?? $to['Y'], $point['Z'] ?? $to['Z']];
         }
 

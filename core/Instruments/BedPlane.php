@@ -39,7 +39,11 @@ final readonly class BedPlane implements Computation
         $points = $this->points($fields);
         $screws = $this->screws($fields);
         $pitch = $fields->number('pitch_mm', ...Quantity::ScrewPitch->bounds());
-        $school = $fields->choice('school', ['mean-plane', 'one-corner-fixed'], $fields->has('reference') ? 'one-corner-fixed' : 'mean-plane');
+        $school = $fields->choice(
+            'school',
+            ['mean-plane', 'one-corner-fixed'],
+            $fields->has('reference') ? 'one-corner-fixed' : 'mean-plane',
+        );
         $reference = $fields->has('reference') ? $fields->text('reference') : null;
         $fields->done();
         $plane = Plane::through($points);
@@ -57,8 +61,14 @@ final readonly class BedPlane implements Computation
             'rms_mm' => sqrt(array_sum(array_map(static fn (float $r): float => $r ** 2, $residuals)) / count($residuals)),
             'plane' => ['a_mm' => $plane->at(0, 0), 'b' => $plane->slopeX, 'c' => $plane->slopeY],
             'screws' => array_map(static fn (array $s): array => self::turn($s[0], $target - $plane->at($s[1], $s[2]), $pitch), $screws),
-            'verdict' => $tilt > self::TILT_OUT || $warp > self::WARP_OUT ? 'out' : ($tilt > self::TILT_OK || $warp > self::WARP_OK ? 'watch' : 'ok'),
-            'because' => sprintf('The plane tilts by %s mm over the points, and the bed leaves it by %s mm. Screws take out the tilt, not the warp.', Said::figure($tilt), Said::figure($warp)).(count($points) === 3 ? ' Any three points lie in a plane: they show no warp.' : ''),
+            'verdict' => $tilt > self::TILT_OUT || $warp > self::WARP_OUT
+                ? 'out'
+                : ($tilt > self::TILT_OK || $warp > self::WARP_OK ? 'watch' : 'ok'),
+            'because' => sprintf(
+                'The plane tilts by %s mm over the points, and the bed leaves it by %s mm. Screws take out the tilt, not the warp.',
+                Said::figure($tilt),
+                Said::figure($warp),
+            ).(count($points) === 3 ? ' Any three points lie in a plane: they show no warp.' : ''),
         ];
     }
 
@@ -67,7 +77,11 @@ final readonly class BedPlane implements Computation
     {
         $points = [];
         foreach ($fields->objects('points') as $of) {
-            $points[] = [$of->number('x_mm', ...Quantity::BedPosition->bounds()), $of->number('y_mm', ...Quantity::BedPosition->bounds()), $of->number('z_mm', ...Quantity::BedHeight->bounds())];
+            $points[] = [
+                $of->number('x_mm', ...Quantity::BedPosition->bounds()),
+                $of->number('y_mm', ...Quantity::BedPosition->bounds()),
+                $of->number('z_mm', ...Quantity::BedHeight->bounds()),
+            ];
             $of->done();
         }
         if (count($points) < 3) {
@@ -86,7 +100,11 @@ final readonly class BedPlane implements Computation
             if (in_array($name, array_column($screws, 0), true)) {
                 throw InputError::at("screws.{$i}.name", "Two screws are called “{$name}”.");
             }
-            $screws[] = [$name, $of->number('x_mm', ...Quantity::BedPosition->bounds()), $of->number('y_mm', ...Quantity::BedPosition->bounds())];
+            $screws[] = [
+                $name,
+                $of->number('x_mm', ...Quantity::BedPosition->bounds()),
+                $of->number('y_mm', ...Quantity::BedPosition->bounds()),
+            ];
             $of->done();
         }
         if ($screws === []) {
@@ -110,7 +128,12 @@ final readonly class BedPlane implements Computation
             throw InputError::at('reference', 'reference is missing: name the screw that stays.');
         }
 
-        return $heights[$reference] ?? throw InputError::unknown('reference', 'screw', $reference, array_map(strval(...), array_keys($heights)));
+        return $heights[$reference] ?? throw InputError::unknown(
+            'reference',
+            'screw',
+            $reference,
+            array_map(strval(...), array_keys($heights)),
+        );
     }
 
     /** @return array{name: string, move_mm: float, turns: float, clock_minutes: float, direction: string, rotate: string} */

@@ -45,7 +45,14 @@ final readonly class BeltTension implements Computation
         $tension = 4 * $mass * $span ** 2 * $frequency ** 2;
         $most = self::MOST_N_PER_MM * $mass * 1000 / self::MASS_G_PER_M_MM;
         if ($tension > $most) {
-            throw InputError::at('frequency_hz', sprintf('That would be %s N; a belt of this size tears or lifts the motor long before (%s N). Was it an overtone, or is span_mm the whole loop?', Said::figure($tension), Said::figure($most)));
+            throw InputError::at(
+                'frequency_hz',
+                sprintf(
+                    'That would be %s N; a belt of this size tears or lifts the motor long before (%s N). Was it an overtone, or is span_mm the whole loop?',
+                    Said::figure($tension),
+                    Said::figure($most),
+                ),
+            );
         }
         $result = ['tension_n' => $tension];
         if ($minimum !== null) {
@@ -67,7 +74,10 @@ final readonly class BeltTension implements Computation
             return $fields->number('mass_g_per_m', ...Quantity::BeltMass->bounds());
         }
         $belt = $fields->object('belt');
-        $mass = $belt->number('width_mm', ...Quantity::BeltWidth->bounds()) * ($belt->numberOrNull('mass_g_per_m_mm', ...Quantity::BeltMassPerWidth->bounds()) ?? self::MASS_G_PER_M_MM);
+        $mass = $belt->number(
+            'width_mm',
+            ...Quantity::BeltWidth->bounds(),
+        ) * ($belt->numberOrNull('mass_g_per_m_mm', ...Quantity::BeltMassPerWidth->bounds()) ?? self::MASS_G_PER_M_MM);
         $belt->done();
 
         return $mass;
@@ -79,25 +89,48 @@ final readonly class BeltTension implements Computation
         $acceleration = $fields->numberOrNull('acceleration_mm_s2', ...Quantity::Acceleration->bounds());
         $friction = $fields->numberOrNull('friction_n', ...Quantity::Friction->bounds()) ?? 0.0;
         if (($moving === null) !== ($acceleration === null)) {
-            throw InputError::at($moving === null ? 'moving_mass_kg' : 'acceleration_mm_s2', 'moving_mass_kg and acceleration_mm_s2 go together.');
+            throw InputError::at(
+                $moving === null ? 'moving_mass_kg' : 'acceleration_mm_s2',
+                'moving_mass_kg and acceleration_mm_s2 go together.',
+            );
         }
 
-        return $moving === null || $acceleration === null ? null : self::SLACK_SIDE_FACTOR * ($moving * $acceleration / 1000 + $friction) / 2;
+        return $moving === null || $acceleration === null
+            ? null
+            : self::SLACK_SIDE_FACTOR * ($moving * $acceleration / 1000 + $friction) / 2;
     }
 
     /** @return array{}|array{verdict: string, because: string} */
     private function judge(float $tension, ?float $minimum, ?float $ratio): array
     {
         if ($minimum !== null && $tension < $minimum) {
-            return ['verdict' => 'out', 'because' => sprintf('%s N is below the %s N it takes to keep the slack side tight%s.', Said::figure($tension), Said::figure($minimum), $ratio === null ? '' : ', whatever the reference says')];
+            return [
+                'verdict' => 'out',
+                'because' => sprintf(
+                    '%s N is below the %s N it takes to keep the slack side tight%s.',
+                    Said::figure($tension),
+                    Said::figure($minimum),
+                    $ratio === null ? '' : ', whatever the reference says',
+                ),
+            ];
         }
         if ($ratio !== null) {
             $off = abs($ratio - 1);
             $verdict = $off <= self::OK_WITHIN ? 'ok' : ($off <= self::WATCH_WITHIN ? 'watch' : 'out');
 
-            return ['verdict' => $verdict, 'because' => sprintf('%s N, %s of the reference’s tension; within 15 %% is well, within 30 %% to be watched.', Said::figure($tension), Said::percent($ratio))];
+            return [
+                'verdict' => $verdict,
+                'because' => sprintf(
+                    '%s N, %s of the reference’s tension; within 15 %% is well, within 30 %% to be watched.',
+                    Said::figure($tension),
+                    Said::percent($ratio),
+                ),
+            ];
         }
 
-        return $minimum === null ? [] : ['verdict' => 'ok', 'because' => sprintf('%s N keeps the slack side tight; it takes %s N.', Said::figure($tension), Said::figure($minimum))];
+        return $minimum === null ? [] : [
+            'verdict' => 'ok',
+            'because' => sprintf('%s N keeps the slack side tight; it takes %s N.', Said::figure($tension), Said::figure($minimum)),
+        ];
     }
 }

@@ -44,7 +44,10 @@ final readonly class ContactResistance implements Computation
         $copper = $fields->choice('element', ['steady', 'copper'], 'steady') === 'copper';
         $measuredAt = $fields->numberOrNull('measured_c', ...Quantity::ElementCelsius->bounds()) ?? Copper::REFERENCE_C;
         if ($fields->has('volts_at_load')) {
-            $element *= $copper ? Copper::ratio($measuredAt, $fields->numberOrNull('load_c', ...Quantity::ElementCelsius->bounds()) ?? $measuredAt) : 1.0;
+            $element *= $copper ? Copper::ratio(
+                $measuredAt,
+                $fields->numberOrNull('load_c', ...Quantity::ElementCelsius->bounds()) ?? $measuredAt,
+            ) : 1.0;
             [$contact, $note, $doubt] = [$this->fromDrop($fields, $element, $volts), '', false];
         } else {
             $times = HeatUpTimes::read($fields, $element, $volts, $copper ? $measuredAt : null);
@@ -69,8 +72,16 @@ final readonly class ContactResistance implements Computation
             'load_w' => $load,
             'lost_share' => $lost,
             'verdict' => $verdict,
-            'because' => sprintf('%s Ω in the contact make %s W of heat in the connector%s; the heater gets %s of its %s W.', Said::figure($contact), Said::figure($connector), $verdict === 'danger' ? ': unplug, a small connector chars at that' : '', Said::figure($load), Said::figure($volts ** 2 / $element))
-                .($lost > self::LOSS_OUT && $verdict === 'out' ? ' Unplug it before you touch the contact: one that takes this much grows hot as soon as it closes better.' : '').$note,
+            'because' => sprintf(
+                '%s Ω in the contact make %s W of heat in the connector%s; the heater gets %s of its %s W.',
+                Said::figure($contact),
+                Said::figure($connector),
+                $verdict === 'danger' ? ': unplug, a small connector chars at that' : '',
+                Said::figure($load),
+                Said::figure($volts ** 2 / $element),
+            )
+                .($lost > self::LOSS_OUT && $verdict === 'out' ? ' Unplug it before you touch the contact: one that takes this much grows hot as soon as it closes better.' : '')
+                    .$note,
         ];
     }
 
@@ -78,7 +89,10 @@ final readonly class ContactResistance implements Computation
     {
         $arrives = $fields->number('volts_at_load', ...Quantity::LoadVolts->bounds());
         if ($arrives > $volts) {
-            throw InputError::at('volts_at_load', 'volts_at_load is above volts: measure both under load, at the supply and at the heater.');
+            throw InputError::at(
+                'volts_at_load',
+                'volts_at_load is above volts: measure both under load, at the supply and at the heater.',
+            );
         }
 
         return ($volts - $arrives) / ($arrives / $element);
@@ -90,13 +104,28 @@ final readonly class ContactResistance implements Computation
         $slower = $times->slower();
         if ($slower <= 0) {
             return $slower < self::QUICKER - 1
-                ? [0.0, sprintf(' It heats up in %s of its baseline’s time: no contact does that. Look at the sensor, and whether the baseline is this machine’s.', Said::percent(1 + $slower)), true]
+                ? [
+                    0.0,
+                    sprintf(
+                        ' It heats up in %s of its baseline’s time: no contact does that. Look at the sensor, and whether the baseline is this machine’s.',
+                        Said::percent(1 + $slower),
+                    ),
+                    true,
+                ]
                 : [0.0, ' It heats no slower than its baseline.', false];
         }
         if ($slower > $times->explained()) {
             return [$times->contact(), '', false];
         }
 
-        return [$times->contact(), sprintf(' But %s %% slower is within what %s can explain: measure again from the same start, or the drop under load.', Said::figure(100 * $slower), $times->startsKnown() ? 'draught and the clock' : 'another start, draught and the clock'), true];
+        return [
+            $times->contact(),
+            sprintf(
+                ' But %s %% slower is within what %s can explain: measure again from the same start, or the drop under load.',
+                Said::figure(100 * $slower),
+                $times->startsKnown() ? 'draught and the clock' : 'another start, draught and the clock',
+            ),
+            true,
+        ];
     }
 }

@@ -36,7 +36,14 @@ final readonly class Fastener implements Computation
         $fields->done();
         $length = ScrewLengths::made($measured, $diameter, $head);
         if ($engagement !== null && $engagement > ($replaces->lengthMm ?? $length)) {
-            throw InputError::at('engagement_mm', sprintf('engagement_mm is %s mm, and the whole screw is %s mm long: measure how much thread is in the hole.', Screw::plain($engagement), Screw::plain($replaces->lengthMm ?? $length)));
+            throw InputError::at(
+                'engagement_mm',
+                sprintf(
+                    'engagement_mm is %s mm, and the whole screw is %s mm long: measure how much thread is in the hole.',
+                    Screw::plain($engagement),
+                    Screw::plain($replaces->lengthMm ?? $length),
+                ),
+            );
         }
         [$pitch, $key] = Screw::SIZES[(string) $diameter];
 
@@ -52,10 +59,22 @@ final readonly class Fastener implements Computation
     }
 
     /** @return array<string, mixed> */
-    private function judge(float $diameter, float $length, ?string $head, ?Screw $replaces, ?string $into, ?float $engagement, ?float $room): array
-    {
+    private function judge(
+        float $diameter,
+        float $length,
+        ?string $head,
+        ?Screw $replaces,
+        ?string $into,
+        ?float $engagement,
+        ?float $room,
+    ): array {
         if ($replaces !== null && $replaces->diameterMm !== $diameter) {
-            return ['safe' => false, 'further_mm' => null, 'verdict' => 'out', 'because' => sprintf('An M%s does not go where an M%s was.', Screw::plain($diameter), Screw::plain($replaces->diameterMm))];
+            return [
+                'safe' => false,
+                'further_mm' => null,
+                'verdict' => 'out',
+                'because' => sprintf('An M%s does not go where an M%s was.', Screw::plain($diameter), Screw::plain($replaces->diameterMm)),
+            ];
         }
         $further = $replaces === null ? null : $length - $replaces->lengthMm;
         $against = $replaces === null ? [] : $this->seats($head, $replaces->head);
@@ -63,7 +82,12 @@ final readonly class Fastener implements Computation
             $holds = $engagement + min(0.0, $further ?? 0.0);
             $needs = self::ENGAGEMENT[$into ?? 'metal'] * $diameter;
             if ($holds < $needs) {
-                $against[] = sprintf('%s mm of thread would hold; in %s it takes %s mm', Screw::plain($holds), $into ?? 'metal', Screw::plain($needs));
+                $against[] = sprintf(
+                    '%s mm of thread would hold; in %s it takes %s mm',
+                    Screw::plain($holds),
+                    $into ?? 'metal',
+                    Screw::plain($needs),
+                );
             }
         } elseif ($further !== null && $further < 0) {
             $against[] = sprintf('it is %s mm shorter, and it is not said how much thread would still hold', Screw::plain(-$further));
@@ -74,9 +98,19 @@ final readonly class Fastener implements Computation
         if ($further === null && $engagement === null) {
             return ['safe' => null];
         }
-        $because = $against === [] ? ($further === null || $further === 0.0 ? 'it holds and fits' : ($further > 0 ? sprintf('it goes %s mm further, and there is room', Screw::plain($further)) : sprintf('it is %s mm shorter and still holds', Screw::plain(-$further)))) : implode('; ', $against);
+        $because = $against === []
+            ? ($further === null || $further === 0.0 ? 'it holds and fits' : ($further > 0 ? sprintf(
+                'it goes %s mm further, and there is room',
+                Screw::plain($further),
+            ) : sprintf('it is %s mm shorter and still holds', Screw::plain(-$further))))
+            : implode('; ', $against);
 
-        return ['safe' => $against === [], 'further_mm' => $further, 'verdict' => $against === [] ? 'ok' : 'out', 'because' => ucfirst($because).'.'];
+        return [
+            'safe' => $against === [],
+            'further_mm' => $further,
+            'verdict' => $against === [] ? 'ok' : 'out',
+            'because' => ucfirst($because).'.',
+        ];
     }
 
     /**
@@ -91,7 +125,8 @@ final readonly class Fastener implements Computation
         }
 
         return match (true) {
-            $head === 'countersunk' && $was === null => ['a countersunk head goes only where one was; write the original with its head, as M3×12 countersunk'],
+            $head === 'countersunk'
+                && $was === null => ['a countersunk head goes only where one was; write the original with its head, as M3×12 countersunk'],
             $head === 'countersunk' => ['a countersunk head finds no cone where the other sat'],
             $head === null => ['a countersunk one was there, and it is not said which head this one has'],
             default => ["a {$head} head does not seat in the cone of a countersunk one"],
@@ -107,11 +142,17 @@ final readonly class Fastener implements Computation
                 return $nominal;
             }
         }
-        throw InputError::at('diameter_mm', sprintf('No metric screw measures %s mm across its thread. Measure over the crests.', Screw::plain($measured)));
+        throw InputError::at(
+            'diameter_mm',
+            sprintf('No metric screw measures %s mm across its thread. Measure over the crests.', Screw::plain($measured)),
+        );
     }
 
     private function designated(string $text): Screw
     {
-        return Screw::read($text) ?? throw InputError::at('replaces', "“{$text}” is no designation; write it as M3×12, or M3×12 countersunk.");
+        return Screw::read($text) ?? throw InputError::at(
+            'replaces',
+            "“{$text}” is no designation; write it as M3×12, or M3×12 countersunk.",
+        );
     }
 }

@@ -69,7 +69,11 @@ final readonly class Filament implements Computation
         };
         $price = $fields->numberOrNull('price_per_kg', ...Quantity::PricePerKg->bounds());
 
-        return ['length_m' => $volume / $area, 'mass_g' => $volume * $density, 'volume_cm3' => $volume] + ($price === null ? [] : ['cost' => $volume * $density / 1000 * $price]);
+        return [
+            'length_m' => $volume / $area,
+            'mass_g' => $volume * $density,
+            'volume_cm3' => $volume,
+        ] + ($price === null ? [] : ['cost' => $volume * $density / 1000 * $price]);
     }
 
     /** @return array<string, mixed> */
@@ -91,8 +95,15 @@ final readonly class Filament implements Computation
             'ovality_mm' => $ovality,
             'area_error_pct' => array_sum($areas) / count($areas),
             'worst_area_error_pct' => $worst,
-            'verdict' => $ovality > self::OVAL_OUT_MM || $worst > self::AREA_OUT_PCT ? 'out' : ($ovality > self::OVAL_OK_MM || $worst > self::AREA_OK_PCT ? 'watch' : 'ok'),
-            'because' => sprintf('%s mm oval, cross-section up to %s %% off %s mm filament.', Said::figure($ovality), Said::figure($worst), Said::figure($nominal)),
+            'verdict' => $ovality > self::OVAL_OUT_MM || $worst > self::AREA_OUT_PCT
+                ? 'out'
+                : ($ovality > self::OVAL_OK_MM || $worst > self::AREA_OK_PCT ? 'watch' : 'ok'),
+            'because' => sprintf(
+                '%s mm oval, cross-section up to %s %% off %s mm filament.',
+                Said::figure($ovality),
+                Said::figure($worst),
+                Said::figure($nominal),
+            ),
         ];
     }
 
@@ -106,15 +117,39 @@ final readonly class Filament implements Computation
         }
         $lost = 100 * ($before - $after) / $after;
 
-        return ['water_lost_g' => $before - $after, 'water_lost_pct' => $lost, 'verdict' => $lost > self::WET_PCT ? 'out' : 'ok', 'because' => sprintf('%s g of water left it, %s %% of its dry mass; over 0.2 %% it was wet.', Said::figure($before - $after), Said::figure($lost))];
+        return [
+            'water_lost_g' => $before - $after,
+            'water_lost_pct' => $lost,
+            'verdict' => $lost > self::WET_PCT ? 'out' : 'ok',
+            'because' => sprintf(
+                '%s g of water left it, %s %% of its dry mass; over 0.2 %% it was wet.',
+                Said::figure($before - $after),
+                Said::figure($lost),
+            ),
+        ];
     }
 
     /** @return array<string, mixed> */
     private function drying(Fields $fields): array
     {
         $material = strtoupper($fields->text('material'));
-        [$from, $to, $least, $most] = self::DRYING[$material] ?? throw InputError::unknown('material', 'drying plan', $material, array_keys(self::DRYING));
+        [$from, $to, $least, $most] = self::DRYING[$material] ?? throw InputError::unknown(
+            'material',
+            'drying plan',
+            $material,
+            array_keys(self::DRYING),
+        );
 
-        return ['material' => $material, 'temperature_c' => [$from, $to], 'hours' => [$least, $most], 'because' => sprintf('%s: %s °C for %s hours to begin with. The maker’s sheet goes first; a kitchen oven overshoots.', $material, $from === $to ? (string) $from : "{$from} to {$to}", $least === $most ? (string) $least : "{$least} to {$most}")];
+        return [
+            'material' => $material,
+            'temperature_c' => [$from, $to],
+            'hours' => [$least, $most],
+            'because' => sprintf(
+                '%s: %s °C for %s hours to begin with. The maker’s sheet goes first; a kitchen oven overshoots.',
+                $material,
+                $from === $to ? (string) $from : "{$from} to {$to}",
+                $least === $most ? (string) $least : "{$least} to {$most}",
+            ),
+        ];
     }
 }

@@ -41,7 +41,15 @@ final readonly class FirstLayer implements Computation
             throw InputError::at('layer_mm', 'layer_mm must be below line_width_mm: a line that is higher than wide does not lie.');
         }
         if ($layer > self::MOST_OF_BORE * $nozzle + 1e-9) {
-            throw InputError::at('layer_mm', sprintf('layer_mm is %s of the bore: from %s of it on a nozzle does not press any more and the layer does not hold. Take %s mm or less.', Said::percent($layer / $nozzle), Said::percent(self::MOST_OF_BORE), Said::figure(self::MOST_OF_BORE * $nozzle)));
+            throw InputError::at(
+                'layer_mm',
+                sprintf(
+                    'layer_mm is %s of the bore: from %s of it on a nozzle does not press any more and the layer does not hold. Take %s mm or less.',
+                    Said::percent($layer / $nozzle),
+                    Said::percent(self::MOST_OF_BORE),
+                    Said::figure(self::MOST_OF_BORE * $nozzle),
+                ),
+            );
         }
         $area = ($width - $layer) * $layer + M_PI * ($layer / 2) ** 2;
         $result = [
@@ -59,12 +67,28 @@ final readonly class FirstLayer implements Computation
         $high = $layer > 0.75 * $nozzle;
         $wide = $width < $nozzle || $width > 1.5 * $nozzle;
         $advice = match (true) {
-            $high => sprintf('Lay it at %s mm or lower: a nozzle presses well up to three quarters of its bore.', Said::figure(0.75 * $nozzle)),
-            $wide => sprintf('Keep the line from %s to %s mm wide, one to one and a half bores.', Said::figure($nozzle), Said::figure(1.5 * $nozzle)),
+            $high => sprintf(
+                'Lay it at %s mm or lower: a nozzle presses well up to three quarters of its bore.',
+                Said::figure(0.75 * $nozzle),
+            ),
+            $wide => sprintf(
+                'Keep the line from %s to %s mm wide, one to one and a half bores.',
+                Said::figure($nozzle),
+                Said::figure(1.5 * $nozzle),
+            ),
             default => 'Set the gap to the layer height: a sheet of paper is about 0.1 mm, so it must drag at a layer of 0.1 mm and pass freely at 0.2 mm.',
         };
 
-        return ['advice' => $advice, 'verdict' => $high || $wide ? 'watch' : 'ok', 'because' => sprintf('A layer of %s mm is %s of the bore, the line %s of it.', Said::figure($layer), Said::percent($layer / $nozzle), Said::percent($width / $nozzle))];
+        return [
+            'advice' => $advice,
+            'verdict' => $high || $wide ? 'watch' : 'ok',
+            'because' => sprintf(
+                'A layer of %s mm is %s of the bore, the line %s of it.',
+                Said::figure($layer),
+                Said::percent($layer / $nozzle),
+                Said::percent($width / $nozzle),
+            ),
+        ];
     }
 
     /** @return array{gap_off_mm: float, advice: string, verdict: string, because: string} */
@@ -76,9 +100,18 @@ final readonly class FirstLayer implements Computation
 
         return [
             'gap_off_mm' => $off,
-            'advice' => $verdict === 'ok' ? 'Leave the gap as it is.' : sprintf('%s the nozzle by %s mm.', $off > 0 ? 'Lower' : 'Raise', Said::figure(abs($off))),
+            'advice' => $verdict === 'ok' ? 'Leave the gap as it is.' : sprintf(
+                '%s the nozzle by %s mm.',
+                $off > 0 ? 'Lower' : 'Raise',
+                Said::figure(abs($off)),
+            ),
             'verdict' => $verdict,
-            'because' => sprintf('%s mm measured for %s mm asked, %s off; within 15 %% is well.', Said::figure($measured), Said::figure($layer), Said::percent($share)),
+            'because' => sprintf(
+                '%s mm measured for %s mm asked, %s off; within 15 %% is well.',
+                Said::figure($measured),
+                Said::figure($layer),
+                Said::percent($share),
+            ),
         ];
     }
 }

@@ -31,12 +31,18 @@ final readonly class FlexSlab implements Computation
     public function compute(array $input): array
     {
         $fields = Fields::of($input);
-        $bed = ['x' => $fields->number('bed_x_mm', ...Quantity::SlabBed->bounds()), 'y' => $fields->number('bed_y_mm', ...Quantity::SlabBed->bounds())];
+        $bed = [
+            'x' => $fields->number('bed_x_mm', ...Quantity::SlabBed->bounds()),
+            'y' => $fields->number('bed_y_mm', ...Quantity::SlabBed->bounds()),
+        ];
         $axis = $fields->choice('axis', ['x', 'y']);
         $share = $fields->numberOrNull('share', ...Quantity::SlabShare->bounds()) ?? 0.9;
         $length = $fields->numberOrNull('length_mm', ...Quantity::SlabLength->bounds()) ?? $share * $bed[$axis];
         $width = $fields->numberOrNull('width_mm', ...Quantity::SlabWidth->bounds()) ?? 20.0;
-        $layers = $fields->has('layers_mm') ? $fields->numbers('layers_mm', ...Quantity::SlabLayer->bounds()) : [self::THICKNESS_MM / 2, self::THICKNESS_MM / 2];
+        $layers = $fields->has('layers_mm') ? $fields->numbers('layers_mm', ...Quantity::SlabLayer->bounds()) : [
+            self::THICKNESS_MM / 2,
+            self::THICKNESS_MM / 2,
+        ];
         $nozzle = $fields->numberOrNull('nozzle_c', ...Quantity::SlabNozzleCelsius->bounds()) ?? 210.0;
         $heat = $fields->numberOrNull('bed_c', ...Quantity::SlabBedCelsius->bounds()) ?? 60.0;
         $feed = $fields->numberOrNull('feed_mm_s', ...Quantity::SlabFeed->bounds()) ?? 60.0;
@@ -54,17 +60,39 @@ final readonly class FlexSlab implements Computation
         $beside = ($middle ? 0.0 : $bed[$other] / 2) - $width / 2;
 
         return [
-            'gcode' => implode("\n", [...$this->head($nozzle, $heat), ...$this->layers($layers, $axis, $from, $length, $beside, $width, $feed), ...$this->foot()])."\n",
+            'gcode' => implode(
+                "\n",
+                [
+                    ...$this->head($nozzle, $heat),
+                    ...$this->layers($layers, $axis, $from, $length, $beside, $width, $feed),
+                    ...$this->foot(),
+                ],
+            )."\n",
             'axis_share' => $length / $bed[$axis],
             'length_mm' => $length,
-            'because' => sprintf('%s moves over %s of its way, layer after layer; watch the temperatures while it does.', strtoupper($axis), Said::percent($length / $bed[$axis])),
+            'because' => sprintf(
+                '%s moves over %s of its way, layer after layer; watch the temperatures while it does.',
+                strtoupper($axis),
+                Said::percent($length / $bed[$axis]),
+            ),
         ];
     }
 
     /** @return list<string> */
     private function head(float $nozzle, float $bed): array
     {
-        return ['; cable test slab', 'G21', 'G90', 'M83', sprintf('M140 S%d', $bed), sprintf('M104 S%d', $nozzle), 'G28', sprintf('M190 S%d', $bed), sprintf('M109 S%d', $nozzle), 'G92 E0'];
+        return [
+            '; cable test slab',
+            'G21',
+            'G90',
+            'M83',
+            sprintf('M140 S%d', $bed),
+            sprintf('M104 S%d', $nozzle),
+            'G28',
+            sprintf('M190 S%d', $bed),
+            sprintf('M109 S%d', $nozzle),
+            'G92 E0',
+        ];
     }
 
     /**

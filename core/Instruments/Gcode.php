@@ -35,12 +35,27 @@ final readonly class Gcode implements Computation
         $fields = Fields::of($input);
         $text = $fields->has('gcode') ? $fields->text('gcode') : '';
         if (strlen($text) > self::MOST_TEXT) {
-            throw InputError::at('gcode', sprintf('gcode holds more than %d MB; a file of any size goes in by its name as file.', intdiv(self::MOST_TEXT, 1024 * 1024)));
+            throw InputError::at(
+                'gcode',
+                sprintf(
+                    'gcode holds more than %d MB; a file of any size goes in by its name as file.',
+                    intdiv(self::MOST_TEXT, 1024 * 1024),
+                ),
+            );
         }
         $file = $text !== '' ? Contents::text($text) : $fields->contents('file');
-        $bed = ['X' => $fields->numberOrNull('bed_x_mm', ...Quantity::BuildSize->bounds()), 'Y' => $fields->numberOrNull('bed_y_mm', ...Quantity::BuildSize->bounds()), 'Z' => $fields->numberOrNull('bed_z_mm', ...Quantity::BuildSize->bounds())];
+        $bed = [
+            'X' => $fields->numberOrNull('bed_x_mm', ...Quantity::BuildSize->bounds()),
+            'Y' => $fields->numberOrNull('bed_y_mm', ...Quantity::BuildSize->bounds()),
+            'Z' => $fields->numberOrNull('bed_z_mm', ...Quantity::BuildSize->bounds()),
+        ];
         $middle = $fields->choice('origin', ['corner', 'middle'], 'corner') === 'middle';
-        $reader = new GcodeReader($bed, $middle, $fields->numberOrNull('acceleration_mm_s2', ...Quantity::Acceleration->bounds()) ?? self::ACCELERATION, $fields->numberOrNull('junction_deviation_mm', ...Quantity::JunctionDeviation->bounds()) ?? self::JUNCTION_DEVIATION);
+        $reader = new GcodeReader(
+            $bed,
+            $middle,
+            $fields->numberOrNull('acceleration_mm_s2', ...Quantity::Acceleration->bounds()) ?? self::ACCELERATION,
+            $fields->numberOrNull('junction_deviation_mm', ...Quantity::JunctionDeviation->bounds()) ?? self::JUNCTION_DEVIATION,
+        );
         $fields->done();
         $line = 0;
         $text = '';
@@ -50,14 +65,22 @@ final readonly class Gcode implements Computation
             }
             $reader->line($line, $text);
         }
-        if (strlen($text) <= self::LONGEST_LINE && preg_match('/^\s*(?:N\d+\s*)?(?:(?:G0*[0-3]|G92|M104|M109|M140|M190)(?!\d)[^;]*[XYZEFIJKRS]\s*-?\.?|[GM])$/i', $text) === 1) {
+        if (strlen($text) <= self::LONGEST_LINE
+            && preg_match('/^\s*(?:N\d+\s*)?(?:(?:G0*[0-3]|G92|M104|M109|M140|M190)(?!\d)[^;]*[XYZEFIJKRS]\s*-?\.?|[GM])$/i', $text) === 1) {
             throw InputError::at('file', "The file breaks off in the middle of line {$line}. Slice or copy it again.");
         }
         if ($reader->commands === 0) {
             throw InputError::at('file', $line === 0 ? 'The file is empty.' : "There is no command in these {$line} lines.");
         }
         if (2 * $reader->known < $reader->commands) {
-            throw InputError::at('file', sprintf('This is no G-code: of %d lines only %d begin with a command such as G1 or M104.', $reader->commands, $reader->known));
+            throw InputError::at(
+                'file',
+                sprintf(
+                    'This is no G-code: of %d lines only %d begin with a command such as G1 or M104.',
+                    $reader->commands,
+                    $reader->known,
+                ),
+            );
         }
         $extents = $reader->trace->printed === [] ? $reader->trace->moved : $reader->trace->printed;
 
@@ -73,7 +96,11 @@ final readonly class Gcode implements Computation
             'problems' => $reader->problems->told,
             'problem_counts' => JsonObject::map($reader->problems->counts),
             'verdict' => $reader->problems->told === [] ? 'ok' : 'out',
-            'because' => $reader->problems->told === [] ? 'Nothing is wrong with it.' : sprintf('Line %d: %s', $reader->problems->told[0]['line'], $reader->problems->told[0]['message']),
+            'because' => $reader->problems->told === [] ? 'Nothing is wrong with it.' : sprintf(
+                'Line %d: %s',
+                $reader->problems->told[0]['line'],
+                $reader->problems->told[0]['message'],
+            ),
         ];
     }
 

@@ -72,7 +72,11 @@ final class GcodeExtrusion
 
         return $area > self::THICKEST_MM2
             ? sprintf('This line would be %s mm² thick: absolute and relative extrusion seem to be mixed up.', Said::figure($area))
-            : sprintf('The numbers behind E make lines alike only when they are read as %s, and %s is set: absolute and relative extrusion are mixed up.', $relative ? 'absolute' : 'relative', $relative ? 'M83' : 'M82');
+            : sprintf(
+                'The numbers behind E make lines alike only when they are read as %s, and %s is set: absolute and relative extrusion are mixed up.',
+                $relative ? 'absolute' : 'relative',
+                $relative ? 'M83' : 'M82',
+            );
     }
 
     /** Read the other way every line is alike; read this way they go backwards, or grow and grow. */

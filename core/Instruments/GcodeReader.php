@@ -118,7 +118,11 @@ final class GcodeReader
             'G92' => $this->set($words),
             'M104', 'M109' => $this->heat($number, 'hotend', $words),
             'M140', 'M190' => $this->heat($number, 'bed', $words),
-            default => in_array($command, self::NOT_FOLLOWED, true) ? $this->problems->add($number, 'not-followed', "{$command} is not followed here: where it goes and how long it takes are left out.") : null,
+            default => in_array($command, self::NOT_FOLLOWED, true) ? $this->problems->add(
+                $number,
+                'not-followed',
+                "{$command} is not followed here: where it goes and how long it takes are left out.",
+            ) : null,
         };
     }
 
@@ -134,7 +138,12 @@ final class GcodeReader
     {
         [$to, $de] = $this->target($number, $words);
         $length = hypot($to['X'] - $this->at['X'], $to['Y'] - $this->at['Y']);
-        $wrong = isset($words['E']) && $length > 0 && $words['E'] > 0 ? $this->extrusion->line($length, $words['E'] * $this->unit, $de, $this->relativeE) : null;
+        $wrong = isset($words['E']) && $length > 0 && $words['E'] > 0 ? $this->extrusion->line(
+            $length,
+            $words['E'] * $this->unit,
+            $de,
+            $this->relativeE,
+        ) : null;
         if ($wrong !== null) {
             $this->problems->add($number, 'mixed-modes', $wrong);
         }
@@ -186,9 +195,17 @@ final class GcodeReader
             $this->extrude($number, $de);
         }
         if ($dx !== 0.0 || $dy !== 0.0 || $dz !== 0.0) {
-            $lost = array_keys(array_filter(['X' => $dx, 'Y' => $dy, 'Z' => $dz], fn (float $d, string $axis): bool => $d !== 0.0 && ! isset($this->homed[$axis]), ARRAY_FILTER_USE_BOTH));
+            $lost = array_keys(array_filter(
+                ['X' => $dx, 'Y' => $dy, 'Z' => $dz],
+                fn (float $d, string $axis): bool => $d !== 0.0 && ! isset($this->homed[$axis]),
+                ARRAY_FILTER_USE_BOTH,
+            ));
             if ($lost !== []) {
-                $this->problems->add($number, 'no-home', sprintf('It moves %s before %s homed.', implode(' and ', $lost), count($lost) === 1 ? 'it was' : 'they were'));
+                $this->problems->add(
+                    $number,
+                    'no-home',
+                    sprintf('It moves %s before %s homed.', implode(' and ', $lost), count($lost) === 1 ? 'it was' : 'they were'),
+                );
             }
             $this->inside($number, $to);
             $this->trace->move($this->at, $to, $de > 0 && ($dx !== 0.0 || $dy !== 0.0));
@@ -200,10 +217,18 @@ final class GcodeReader
     {
         $this->trace->extrude($de);
         if ($de > 0 && ($this->nozzle ?? 0.0) < self::COLD_BELOW_C) {
-            $this->problems->add($number, 'cold-extrusion', $this->nozzle === null ? 'It extrudes before a temperature was set.' : "It extrudes at {$this->nozzle} °C.");
+            $this->problems->add(
+                $number,
+                'cold-extrusion',
+                $this->nozzle === null ? 'It extrudes before a temperature was set.' : "It extrudes at {$this->nozzle} °C.",
+            );
         }
         if ($de > self::LONGEST_PUSH_MM) {
-            $this->problems->add($number, 'mixed-modes', sprintf('One move extrudes %s mm: absolute and relative extrusion seem to be mixed up.', Said::figure($de)));
+            $this->problems->add(
+                $number,
+                'mixed-modes',
+                sprintf('One move extrudes %s mm: absolute and relative extrusion seem to be mixed up.', Said::figure($de)),
+            );
         }
     }
 
@@ -216,7 +241,17 @@ final class GcodeReader
             }
             $least = $this->middle && $axis !== 'Z' ? -$size / 2 : 0.0;
             if ($to[$axis] < $least - self::SLACK_MM || $to[$axis] > $least + $size + self::SLACK_MM) {
-                $this->problems->add($number, 'outside', sprintf('%s goes to %s mm; the machine has %s to %s.', $axis, Said::figure($to[$axis]), Said::figure($least), Said::figure($least + $size)));
+                $this->problems->add(
+                    $number,
+                    'outside',
+                    sprintf(
+                        '%s goes to %s mm; the machine has %s to %s.',
+                        $axis,
+                        Said::figure($to[$axis]),
+                        Said::figure($least),
+                        Said::figure($least + $size),
+                    ),
+                );
             }
         }
     }
@@ -225,7 +260,10 @@ final class GcodeReader
     private function arc(int $number, array $words, bool $clockwise): void
     {
         [$to, $de] = $this->target($number, $words);
-        $offsets = array_map(fn (float $value): float => $value * $this->unit, array_intersect_key($words, ['I' => 0, 'J' => 0, 'K' => 0, 'R' => 0]));
+        $offsets = array_map(
+            fn (float $value): float => $value * $this->unit,
+            array_intersect_key($words, ['I' => 0, 'J' => 0, 'K' => 0, 'R' => 0]),
+        );
         $points = Arc::points($this->at, $to, $offsets, $clockwise, $this->plane);
         if ($points === []) {
             $this->problems->add($number, 'unreadable', sprintf('This arc has no centre: give %s, or a radius R that reaches.', match ($this->plane) {
@@ -235,7 +273,11 @@ final class GcodeReader
             return;
         }
         if (($beside = Arc::beside($this->at, $to, $offsets, $this->plane)) > self::BESIDE_MM) {
-            $this->problems->add($number, 'arc', sprintf('The end of this arc lies %s mm beside its circle: the machine jumps there at the end.', Said::figure($beside)));
+            $this->problems->add(
+                $number,
+                'arc',
+                sprintf('The end of this arc lies %s mm beside its circle: the machine jumps there at the end.', Said::figure($beside)),
+            );
         }
         foreach ($points as [$x, $y, $z]) {
             $this->go($number, ['X' => $x, 'Y' => $y, 'Z' => $z, 'E' => 0.0], $de / count($points));
@@ -289,7 +331,11 @@ final class GcodeReader
             return;
         }
         if ($value < 0 || $value > self::HOTTEST_C) {
-            $this->problems->add($number, 'absurd', sprintf('%s °C is no temperature of a %s.', Said::figure($value), $what === 'bed' ? 'bed' : 'hot end'));
+            $this->problems->add(
+                $number,
+                'absurd',
+                sprintf('%s °C is no temperature of a %s.', Said::figure($value), $what === 'bed' ? 'bed' : 'hot end'),
+            );
 
             return;
         }

@@ -11,7 +11,26 @@ namespace OddBench\Instruments;
 final readonly class GcodeWords
 {
     /** Commands whose rest is a text or a name, not words. */
-    private const WITH_TEXT = ['M16', 'M20', 'M23', 'M28', 'M30', 'M32', 'M33', 'M36', 'M37', 'M38', 'M98', 'M115', 'M117', 'M118', 'M486', 'M550', 'M587', 'M928'];
+    private const WITH_TEXT = [
+        'M16',
+        'M20',
+        'M23',
+        'M28',
+        'M30',
+        'M32',
+        'M33',
+        'M36',
+        'M37',
+        'M38',
+        'M98',
+        'M115',
+        'M117',
+        'M118',
+        'M486',
+        'M550',
+        'M587',
+        'M928',
+    ];
 
     /** No axis, feed or temperature of a machine reaches this. */
     private const ABSURD = 1e6;
@@ -51,7 +70,10 @@ final readonly class GcodeWords
         foreach ($found as $word) {
             $letter = $word[1] ?? '';
             if ($letter === 'G' || ($letter === 'M' && isset($word[2]))) {
-                $wrong[] = ['two-commands', sprintf('“%s” stands behind another command; this firmware reads the first of a line only.', self::shown($word[0]))];
+                $wrong[] = [
+                    'two-commands',
+                    sprintf('“%s” stands behind another command; this firmware reads the first of a line only.', self::shown($word[0])),
+                ];
                 break;
             }
             if ($letter === '') {

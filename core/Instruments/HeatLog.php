@@ -64,14 +64,25 @@ final class HeatLog
             }
             $first = false;
             if (count($cells) < 3 || count($cells) > 4) {
-                throw InputError::at($field, "Line {$i}: time_s, actual_c, target_c and perhaps power stand on each line, not ".count($cells).' values.');
+                throw InputError::at(
+                    $field,
+                    "Line {$i}: time_s, actual_c, target_c and perhaps power stand on each line, not ".count($cells).' values.',
+                );
             }
             foreach ($cells as $cell) {
                 if (! is_numeric($cell) || abs((float) $cell) > self::LARGEST) {
                     throw InputError::at($field, sprintf('Line %d: “%s” is no number of a log.', $i, mb_strcut(mb_scrub($cell), 0, 40)));
                 }
             }
-            $samples[] = self::sample($before, (float) $cells[0], (float) $cells[1], (float) $cells[2], isset($cells[3]) ? (float) $cells[3] : null, $field, $i);
+            $samples[] = self::sample(
+                $before,
+                (float) $cells[0],
+                (float) $cells[1],
+                (float) $cells[2],
+                isset($cells[3]) ? (float) $cells[3] : null,
+                $field,
+                $i,
+            );
             $before = (float) $cells[0];
         }
 
@@ -123,8 +134,15 @@ final class HeatLog
     }
 
     /** @param  float  $before  when the sample before was taken, s */
-    private static function sample(float $before, float $at, float $actual, float $target, ?float $power, string $field, int $line): HeatSample
-    {
+    private static function sample(
+        float $before,
+        float $at,
+        float $actual,
+        float $target,
+        ?float $power,
+        string $field,
+        int $line,
+    ): HeatSample {
         if ($actual < -60 || $actual > 600 || $target < 0 || $target > 600) {
             throw InputError::at($field, "Line {$line}: {$actual} of {$target} °C is no temperature of a heater here.");
         }

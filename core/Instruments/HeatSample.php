@@ -15,8 +15,14 @@ final readonly class HeatSample
      * @param  bool  $stopped  the firmware said here, or before, that it stopped
      * @param  string  $said  what it said then
      */
-    public function __construct(public float $at, public float $actual, public float $target, public ?float $power, public bool $stopped, public string $said = '')
-    {
+    public function __construct(
+        public float $at,
+        public float $actual,
+        public float $target,
+        public ?float $power,
+        public bool $stopped,
+        public string $said = '',
+    ) {
     }
 
     /** The same moment, with the firmware’s word that it stopped. */

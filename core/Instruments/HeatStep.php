@@ -77,7 +77,9 @@ final class HeatStep
         return $this->samples[0]->at;
     }
 
-    /** @return array{target_c: float|null, rise_s: float|null, overshoot_c: float|null, settle_s: float|null, steady_mean_c: float|null, steady_sd_c: float|null, peak_to_peak_c: float|null} */
+    /**
+     * @return array{target_c: float|null, rise_s: float|null, overshoot_c: float|null, settle_s: float|null, steady_mean_c: float|null, steady_sd_c: float|null, peak_to_peak_c: float|null}
+     */
     public function figures(): array
     {
         $from = $this->neverHeld ? null : $this->settled ?? $this->held;
@@ -122,7 +124,10 @@ final class HeatStep
 
     private function overshoot(): float
     {
-        $beyond = array_map(fn (HeatSample $s): float => ($s->actual - $this->target) * $this->way, array_slice($this->samples, (int) $this->reached));
+        $beyond = array_map(
+            fn (HeatSample $s): float => ($s->actual - $this->target) * $this->way,
+            array_slice($this->samples, (int) $this->reached),
+        );
 
         return max([0.0, ...$beyond]);
     }
@@ -143,10 +148,22 @@ final class HeatStep
     {
         $ends = $this->samples[count($this->samples) - 1]->at;
         if ($this->frozen()) {
-            return self::verdict('inconclusive', sprintf('The reading does not move by a digit for %s s: a sensor, or a log, that hangs looks like this. Warm the sensor by hand with the power off and see it follow, then log again with a decimal.', Said::figure(self::HOLD_S)));
+            return self::verdict(
+                'inconclusive',
+                sprintf(
+                    'The reading does not move by a digit for %s s: a sensor, or a log, that hangs looks like this. Warm the sensor by hand with the power off and see it follow, then log again with a decimal.',
+                    Said::figure(self::HOLD_S),
+                ),
+            );
         }
         if ($this->reached === null) {
-            return $this->climbs() ? self::verdict('inconclusive', sprintf('The log of %s °C ends while it is still on its way. Log on until it has held for a minute.', Said::figure($this->target)))
+            return $this->climbs() ? self::verdict(
+                'inconclusive',
+                sprintf(
+                    'The log of %s °C ends while it is still on its way. Log on until it has held for a minute.',
+                    Said::figure($this->target),
+                ),
+            )
                 : self::verdict('out', sprintf('It never came within 1 °C of %s °C.', Said::figure($this->target)));
         }
         $watched = $ends - $this->samples[$this->reached]->at;
@@ -155,12 +172,26 @@ final class HeatStep
             $this->neverHeld = $watched >= self::HOLD_S + self::BACK_OUT_S;
 
             return ! $this->neverHeld && $this->overshoot() <= self::OVERSHOOT_OUT
-                ? self::verdict('inconclusive', sprintf('It reached %s °C, but the log shows no %s s of holding within 2 °C: log on for two minutes more.', Said::figure($this->target), Said::figure(self::HOLD_S)))
+                ? self::verdict(
+                    'inconclusive',
+                    sprintf(
+                        'It reached %s °C, but the log shows no %s s of holding within 2 °C: log on for two minutes more.',
+                        Said::figure($this->target),
+                        Said::figure(self::HOLD_S),
+                    ),
+                )
                 : self::verdict('out', $this->swings());
         }
 
         if (count($held) < self::HOLD_SAMPLES) {
-            return self::verdict('inconclusive', sprintf('%d samples in %s s are too few to see it swing: log one every ten seconds or more often.', count($held), Said::figure($ends - $held[0]->at)));
+            return self::verdict(
+                'inconclusive',
+                sprintf(
+                    '%d samples in %s s are too few to see it swing: log one every ten seconds or more often.',
+                    count($held),
+                    Said::figure($ends - $held[0]->at),
+                ),
+            );
         }
 
         return $this->judgeHeld((float) $this->since($this->reached), (float) $this->since($this->held), $ends - $held[0]->at);
@@ -178,7 +209,17 @@ final class HeatStep
             default => 'ok',
         };
 
-        return self::verdict($verdict, sprintf('%s °C in %s s, %s °C beyond, then within %s °C for %s s. A few °C beyond that are back within half a minute are well, and ±2 °C while it holds.', Said::figure($this->target), Said::figure($rise), Said::figure($over), Said::figure($this->strays((int) $this->held)), Said::figure($for)));
+        return self::verdict(
+            $verdict,
+            sprintf(
+                '%s °C in %s s, %s °C beyond, then within %s °C for %s s. A few °C beyond that are back within half a minute are well, and ±2 °C while it holds.',
+                Said::figure($this->target),
+                Said::figure($rise),
+                Said::figure($over),
+                Said::figure($this->strays((int) $this->held)),
+                Said::figure($for),
+            ),
+        );
     }
 
     /** The furthest it is from its target from a sample on, °C. */
@@ -191,7 +232,13 @@ final class HeatStep
     {
         $values = array_map(static fn (HeatSample $s): float => $s->actual, array_slice($this->samples, (int) $this->reached));
 
-        return sprintf('It reached %s °C in %s s but never held within 2 °C for a minute: it goes from %s to %s °C.', Said::figure($this->target), Said::figure((float) $this->since($this->reached)), Said::figure(min([INF, ...$values])), Said::figure(max([-INF, ...$values])));
+        return sprintf(
+            'It reached %s °C in %s s but never held within 2 °C for a minute: it goes from %s to %s °C.',
+            Said::figure($this->target),
+            Said::figure((float) $this->since($this->reached)),
+            Said::figure(min([INF, ...$values])),
+            Said::figure(max([-INF, ...$values])),
+        );
     }
 
     /** Not one digit of movement over the last minute, or over all of it. */

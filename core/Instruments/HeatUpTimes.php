@@ -135,7 +135,10 @@ final readonly class HeatUpTimes
             }
         }
         if ($this->measuredAt !== null && ($this->startNow === null || ($this->target === null && $this->rise === null))) {
-            throw InputError::at($this->startNow === null ? 'start_c' : 'target_c', 'Copper tracks gain 0.39 % of resistance with each kelvin: say start_c and target_c, from where to where it was heated.');
+            throw InputError::at(
+                $this->startNow === null ? 'start_c' : 'target_c',
+                'Copper tracks gain 0.39 % of resistance with each kelvin: say start_c and target_c, from where to where it was heated.',
+            );
         }
         if ($this->loss <= 0.0) {
             return;
@@ -146,14 +149,32 @@ final readonly class HeatUpTimes
         $hottest = $this->measuredAt === null ? $this->element : $this->ohmAt($this->from() + $this->rise);
         $power = $this->volts ** 2 / $hottest;
         if ($this->loss * $this->rise >= $power) {
-            throw InputError::at('loss_w_per_k', sprintf('With this loss %s W would never reach a rise of %s °C.', Said::figure($power), Said::figure($this->rise)));
+            throw InputError::at(
+                'loss_w_per_k',
+                sprintf('With this loss %s W would never reach a rise of %s °C.', Said::figure($power), Said::figure($this->rise)),
+            );
         }
         if ($this->loss * $this->rise > self::MOST_LOST * $power) {
-            throw InputError::at('loss_w_per_k', sprintf('With this loss %s of the power are gone before a rise of %s °C: nearly any contact would explain any time. Measure the loss again, or take a smaller rise.', Said::percent($this->loss * $this->rise / $power), Said::figure($this->rise)));
+            throw InputError::at(
+                'loss_w_per_k',
+                sprintf(
+                    'With this loss %s of the power are gone before a rise of %s °C: nearly any contact would explain any time. Measure the loss again, or take a smaller rise.',
+                    Said::percent($this->loss * $this->rise / $power),
+                    Said::figure($this->rise),
+                ),
+            );
         }
         $fitted = $this->loses() && $this->capacity !== null && $this->measuredAt === null ? $this->fittedCapacity() : null;
         if ($fitted !== null && abs((float) $this->capacity / $fitted - 1) > self::CAPACITY_OFF) {
-            throw InputError::at('heat_capacity_j_per_k', sprintf('These figures contradict each other: the baseline of %s s with this loss takes %s J/K, not %s. Leave heat_capacity_j_per_k out, or measure the loss again.', Said::figure($this->baseline), Said::figure($fitted), Said::figure((float) $this->capacity)));
+            throw InputError::at(
+                'heat_capacity_j_per_k',
+                sprintf(
+                    'These figures contradict each other: the baseline of %s s with this loss takes %s J/K, not %s. Leave heat_capacity_j_per_k out, or measure the loss again.',
+                    Said::figure($this->baseline),
+                    Said::figure($fitted),
+                    Said::figure((float) $this->capacity),
+                ),
+            );
         }
     }
 

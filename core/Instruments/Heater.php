@@ -60,8 +60,14 @@ final readonly class Heater implements Computation
 
         return match ($state) {
             'open' => "{$asked}: it is open.",
-            'short' => "{$asked}: it is shorted, and would draw ".($measured > 0 ? Said::figure($volts / $measured).' A.' : 'whatever the supply gives.'),
-            'off-value' => sprintf('%s: at %s V it would give %s W. A wrong part, or a contact in the way.', $asked, Said::figure($volts), Said::figure($volts ** 2 / $measured)),
+            'short' => "{$asked}: it is shorted, and would draw "
+                .($measured > 0 ? Said::figure($volts / $measured).' A.' : 'whatever the supply gives.'),
+            'off-value' => sprintf(
+                '%s: at %s V it would give %s W. A wrong part, or a contact in the way.',
+                $asked,
+                Said::figure($volts),
+                Said::figure($volts ** 2 / $measured),
+            ),
             default => "{$asked}.",
         };
     }

@@ -51,7 +51,11 @@ final class Motion
             return;
         }
         $now = [$dx / $length, $dy / $length, $dz / $length];
-        $this->moves[] = [$length, $speed, $this->moves === [] && $this->entry <= 0.0 && $this->nominal <= 0.0 ? 0.0 : min($speed, $this->nominal, $this->corner($now))];
+        $this->moves[] = [
+            $length,
+            $speed,
+            $this->moves === [] && $this->entry <= 0.0 && $this->nominal <= 0.0 ? 0.0 : min($speed, $this->nominal, $this->corner($now)),
+        ];
         $this->direction = $now;
         $this->nominal = $speed;
         if (count($this->moves) >= $this->runAt) {
@@ -108,7 +112,14 @@ final class Motion
         if (! $ends) {
             // where stopping at the end and running on through it give the same speed, the plan up to there stands
             $running = $this->entries($count, INF);
-            $final = max([0, ...array_keys(array_filter($entries, static fn (float $entry, int $i): bool => $entry === ($running[$i] ?? INF), ARRAY_FILTER_USE_BOTH))]);
+            $final = max([
+                0,
+                ...array_keys(array_filter(
+                    $entries,
+                    static fn (float $entry, int $i): bool => $entry === ($running[$i] ?? INF),
+                    ARRAY_FILTER_USE_BOTH,
+                )),
+            ]);
             $final = $final === 0 && $count > self::MOST_KEPT ? intdiv($count, 2) : $final;
         }
         if ($final === 0) {

@@ -140,7 +140,12 @@ final readonly class PluckFrequency implements Computation
                 break;
             }
             $power = array_sum(array_map(static fn (float $v): float => $v * $v, $window)) / $size;
-            $found[] = sqrt($power) < self::SILENCE ? [0.0, 0.0] : Yin::of($window, $signal->rate, self::LOWEST_HZ, min(self::HIGHEST_HZ, $signal->rate / 5));
+            $found[] = sqrt($power) < self::SILENCE ? [0.0, 0.0] : Yin::of(
+                $window,
+                $signal->rate,
+                self::LOWEST_HZ,
+                min(self::HIGHEST_HZ, $signal->rate / 5),
+            );
         }
 
         return $found;
@@ -173,7 +178,10 @@ final readonly class PluckFrequency implements Computation
      */
     private function agreed(array $windows): array
     {
-        $heard = array_values(array_filter($windows, static fn (array $w): bool => $w[0] >= self::LOWEST_HZ * 0.98 && $w[0] <= self::HIGHEST_HZ * 1.02));
+        $heard = array_values(array_filter(
+            $windows,
+            static fn (array $w): bool => $w[0] >= self::LOWEST_HZ * 0.98 && $w[0] <= self::HIGHEST_HZ * 1.02,
+        ));
         $best = [];
         foreach ($heard as [$candidate]) {
             $with = array_values(array_filter($heard, static fn (array $w): bool => abs($w[0] / $candidate - 1) < self::AGREE));
@@ -187,7 +195,11 @@ final readonly class PluckFrequency implements Computation
         $clarity = array_sum(array_column($best, 1));
         // clear windows count most: the later ones drown in noise
         $weights = array_map(static fn (array $w): float => $w[1] ** 6, $best);
-        $frequency = array_sum(array_map(static fn (array $w, float $weight): float => $w[0] * $weight, $best, $weights)) / max(1e-12, array_sum($weights));
+        $frequency = array_sum(array_map(
+            static fn (array $w, float $weight): float => $w[0] * $weight,
+            $best,
+            $weights,
+        )) / max(1e-12, array_sum($weights));
         $share = count($best) / max(4, count($windows));
 
         return [$frequency, $clarity / count($best) * $share ** 2];

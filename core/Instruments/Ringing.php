@@ -84,7 +84,13 @@ final readonly class Ringing
         }
         $carrying = array_filter($tones, static fn (array $t): bool => $t[0] >= self::CARRIES * array_sum(array_column($tones, 0)));
 
-        return min([1.0, ...array_map(static fn (array $t): float => self::ramp(10 * log10(max(1e-20, $t[0]) / max(1e-20, $t[1])), self::JUMP_DB), $carrying)]);
+        return min([
+            1.0,
+            ...array_map(
+                static fn (array $t): float => self::ramp(10 * log10(max(1e-20, $t[0]) / max(1e-20, $t[1])), self::JUMP_DB),
+                $carrying,
+            ),
+        ]);
     }
 
     private function frame(float $frequency): int
@@ -126,7 +132,10 @@ final readonly class Ringing
         }
         $t = array_sum(array_column($levels, 0)) / $n;
         $y = array_sum(array_column($levels, 1)) / $n;
-        $slope = array_sum(array_map(static fn (array $l): float => ($l[0] - $t) * ($l[1] - $y), $levels)) / array_sum(array_map(static fn (array $l): float => ($l[0] - $t) ** 2, $levels));
+        $slope = array_sum(array_map(
+            static fn (array $l): float => ($l[0] - $t) * ($l[1] - $y),
+            $levels,
+        )) / array_sum(array_map(static fn (array $l): float => ($l[0] - $t) ** 2, $levels));
         $beside = sqrt(array_sum(array_map(static fn (array $l): float => ($l[1] - $y - $slope * ($l[0] - $t)) ** 2, $levels)) / $n);
         if ($slope >= -20 * M_LOG10E / self::SLOWEST_S) {
             return 0.0;

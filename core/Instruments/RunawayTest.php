@@ -46,7 +46,11 @@ final readonly class RunawayTest implements Computation
         ] + match (true) {
             $seen->trippedAfter !== null => [
                 'verdict' => $seen->trippedAfter <= $period ? 'ok' : ($seen->trippedAfter <= 2 * $period ? 'out' : 'danger'),
-                'because' => sprintf('Heating stopped %s s after it left the band; %s s are allowed.', Said::figure($seen->trippedAfter), Said::figure($period)),
+                'because' => sprintf(
+                    'Heating stopped %s s after it left the band; %s s are allowed.',
+                    Said::figure($seen->trippedAfter),
+                    Said::figure($period),
+                ),
             ],
             $seen->stillHeats => ['verdict' => 'danger', 'because' => $seen->because],
             default => ['verdict' => 'inconclusive', 'because' => $seen->because],
@@ -66,7 +70,11 @@ final readonly class RunawayTest implements Computation
         }
         $last = count($log) - 1;
 
-        return array_map(static fn (HeatSample $s, int $i): HeatSample => $s->at >= $at || $i === $last ? $s->halted($said) : $s, $log, array_keys($log));
+        return array_map(
+            static fn (HeatSample $s, int $i): HeatSample => $s->at >= $at || $i === $last ? $s->halted($said) : $s,
+            $log,
+            array_keys($log),
+        );
     }
 
     /** @param  non-empty-list<HeatSample>  $log */

@@ -50,8 +50,12 @@ final class RunawayWatch
     /** Why, where it did not trip. */
     public string $because = '';
 
-    private function __construct(private readonly float $target, private readonly float $hysteresis, private readonly float $period, private readonly float $needsOff)
-    {
+    private function __construct(
+        private readonly float $target,
+        private readonly float $hysteresis,
+        private readonly float $period,
+        private readonly float $needsOff,
+    ) {
     }
 
     /**
@@ -102,7 +106,11 @@ final class RunawayWatch
         $this->off = [];
         if ($sample->power !== null && $sample->at - $this->left >= 2 * $this->period) {
             $this->stillHeats = true;
-            $this->heatsOn = sprintf('It was still heating %s s after it left the band; it should have stopped within %s s. Red tag: it never leaves so.', Said::figure($sample->at - $this->left), Said::figure($this->period));
+            $this->heatsOn = sprintf(
+                'It was still heating %s s after it left the band; it should have stopped within %s s. Red tag: it never leaves so.',
+                Said::figure($sample->at - $this->left),
+                Said::figure($this->period),
+            );
         }
     }
 
@@ -112,7 +120,10 @@ final class RunawayWatch
         if ($first) {
             $this->because = 'It had stopped before the cooling began: nothing was tested. Start it anew, heat it up and cool it then.';
         } elseif (preg_match(self::OTHER_CAUSE, $sample->said) === 1 && preg_match(self::OWN_CAUSE, $sample->said) !== 1) {
-            $this->because = sprintf('It stopped for another reason (%s), so its watch over the heater was not tested. Mend that first, then cool it again.', mb_strcut(mb_scrub($sample->said), 0, 80));
+            $this->because = sprintf(
+                'It stopped for another reason (%s), so its watch over the heater was not tested. Mend that first, then cool it again.',
+                mb_strcut(mb_scrub($sample->said), 0, 80),
+            );
         } elseif (preg_match(self::BY_ITSELF, $sample->said) !== 1 && ! $this->offForGood()) {
             $this->because = 'It says only that it was halted, not why: a hand may have stopped it. Look for the line before that one, or cool it again and touch nothing.';
         } elseif ($this->trippedAfter === null) {
@@ -125,7 +136,11 @@ final class RunawayWatch
     {
         $this->over = true;
         if (! $this->offForGood()) {
-            $this->because = sprintf('The target was changed from %s to %s °C before heating had stopped by itself: a hand, or a stop that the log does not tell. Leave the target alone next time, and log the firmware’s lines with its messages.', Said::figure($this->target), Said::figure($sample->target));
+            $this->because = sprintf(
+                'The target was changed from %s to %s °C before heating had stopped by itself: a hand, or a stop that the log does not tell. Leave the target alone next time, and log the firmware’s lines with its messages.',
+                Said::figure($this->target),
+                Said::figure($sample->target),
+            );
         }
     }
 
@@ -135,11 +150,27 @@ final class RunawayWatch
             return;
         }
         $this->because = match (true) {
-            $this->left !== null && ! $this->knowsPower => 'The log tells neither power nor a stop: it cannot be seen whether heating went on. Log power too, or the firmware’s lines with its messages.',
-            $this->left !== null && $this->off !== [] => sprintf('The log ends %s s after power went off; it has to stay off for %s s, or the firmware has to say that it stopped. Log on next time.', Said::figure($at - $this->off[0]->at), Said::figure($this->needsOff)),
-            $this->left !== null => sprintf('The log ends %s s after it left the band; twice the period, %s s, must be watched.', Said::figure($at - $this->left), Said::figure(2 * $this->period)),
-            $this->recoveredAfter !== null => sprintf('It came back into its band by itself after %s s, so the firmware had nothing to stop for. Cool it harder next time: sock off, more air, and keep on.', Said::figure($this->recoveredAfter)),
-            default => sprintf('It fell by %s °C only, not beyond the %s °C it may. Take the sock off and cool it harder.', Said::figure($this->drop), Said::figure($this->hysteresis)),
+            $this->left !== null
+                && ! $this->knowsPower => 'The log tells neither power nor a stop: it cannot be seen whether heating went on. Log power too, or the firmware’s lines with its messages.',
+            $this->left !== null && $this->off !== [] => sprintf(
+                'The log ends %s s after power went off; it has to stay off for %s s, or the firmware has to say that it stopped. Log on next time.',
+                Said::figure($at - $this->off[0]->at),
+                Said::figure($this->needsOff),
+            ),
+            $this->left !== null => sprintf(
+                'The log ends %s s after it left the band; twice the period, %s s, must be watched.',
+                Said::figure($at - $this->left),
+                Said::figure(2 * $this->period),
+            ),
+            $this->recoveredAfter !== null => sprintf(
+                'It came back into its band by itself after %s s, so the firmware had nothing to stop for. Cool it harder next time: sock off, more air, and keep on.',
+                Said::figure($this->recoveredAfter),
+            ),
+            default => sprintf(
+                'It fell by %s °C only, not beyond the %s °C it may. Take the sock off and cool it harder.',
+                Said::figure($this->drop),
+                Said::figure($this->hysteresis),
+            ),
         };
     }
 
@@ -147,7 +178,10 @@ final class RunawayWatch
     private function offForGood(): bool
     {
         $count = count($this->off);
-        if ($this->left === null || $count < self::OFF_SAMPLES || $this->off[$count - 1]->at - $this->off[0]->at < $this->needsOff || $this->off[$count - 1]->actual > $this->off[0]->actual + self::COASTS_C) {
+        if ($this->left === null
+            || $count < self::OFF_SAMPLES
+            || $this->off[$count - 1]->at - $this->off[0]->at < $this->needsOff
+            || $this->off[$count - 1]->actual > $this->off[0]->actual + self::COASTS_C) {
             return false;
         }
         $this->trippedAfter = $this->off[0]->at - $this->left;

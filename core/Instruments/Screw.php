@@ -41,7 +41,8 @@ final readonly class Screw
     private static function headIn(string $words): ?string
     {
         foreach (self::HEADS as $head => $standard) {
-            if (stripos($words, $head) !== false || str_contains(str_replace(' ', '', strtoupper($words)), str_replace(' ', '', $standard))) {
+            if (stripos($words, $head) !== false
+                || str_contains(str_replace(' ', '', strtoupper($words)), str_replace(' ', '', $standard))) {
                 return $head;
             }
         }

@@ -17,15 +17,45 @@ final class ScrewLengths
 
     /** head => nominal diameter => shortest, longest in the table, mm */
     private const TABLE = [
-        'cylinder' => ['1.6' => [2.5, 16], '2' => [3, 20], '2.5' => [4, 25], '3' => [5, 30], '4' => [6, 40], '5' => [8, 50], '6' => [10, 60], '8' => [12, 80], '10' => [16, 100], '12' => [20, 120]],
+        'cylinder' => [
+            '1.6' => [2.5, 16],
+            '2' => [3, 20],
+            '2.5' => [4, 25],
+            '3' => [5, 30],
+            '4' => [6, 40],
+            '5' => [8, 50],
+            '6' => [10, 60],
+            '8' => [12, 80],
+            '10' => [16, 100],
+            '12' => [20, 120],
+        ],
         'button' => ['3' => [6, 30], '4' => [6, 40], '5' => [8, 50], '6' => [10, 60], '8' => [12, 80], '10' => [16, 90], '12' => [20, 100]],
-        'countersunk' => ['2' => [4, 20], '2.5' => [5, 25], '3' => [8, 30], '4' => [8, 40], '5' => [8, 50], '6' => [8, 60], '8' => [10, 80], '10' => [12, 100], '12' => [20, 100]],
+        'countersunk' => [
+            '2' => [4, 20],
+            '2.5' => [5, 25],
+            '3' => [8, 30],
+            '4' => [8, 40],
+            '5' => [8, 50],
+            '6' => [8, 60],
+            '8' => [10, 80],
+            '10' => [12, 100],
+            '12' => [20, 100],
+        ],
     ];
 
     /** @throws InputError when no screw of this head and size is made about that long */
     public static function made(float $measured, float $diameter, ?string $head): float
     {
-        $of = self::TABLE[$head ?? 'cylinder'][Screw::plain($diameter)] ?? throw InputError::at('head', sprintf('No M%s is made with a %s head (%s begins at M%s).', Screw::plain($diameter), $head ?? 'cylinder', Screw::HEADS[$head ?? 'cylinder'], (string) array_key_first(self::TABLE[$head ?? 'cylinder'])));
+        $of = self::TABLE[$head ?? 'cylinder'][Screw::plain($diameter)] ?? throw InputError::at(
+            'head',
+            sprintf(
+                'No M%s is made with a %s head (%s begins at M%s).',
+                Screw::plain($diameter),
+                $head ?? 'cylinder',
+                Screw::HEADS[$head ?? 'cylinder'],
+                (string) array_key_first(self::TABLE[$head ?? 'cylinder']),
+            ),
+        );
         $nearest = 0.0;
         foreach (self::PREFERRED as $length) {
             if (abs($length - $measured) < abs($nearest - $measured)) {
@@ -33,11 +63,28 @@ final class ScrewLengths
             }
         }
         if (abs($nearest - $measured) > max(0.6, 0.04 * $nearest)) {
-            throw InputError::at('length_mm', sprintf('No such screw is made %s mm long; the nearest is %s mm. Measure without the head, a countersunk one with it.', Screw::plain($measured), Screw::plain($nearest)));
+            throw InputError::at(
+                'length_mm',
+                sprintf(
+                    'No such screw is made %s mm long; the nearest is %s mm. Measure without the head, a countersunk one with it.',
+                    Screw::plain($measured),
+                    Screw::plain($nearest),
+                ),
+            );
         }
         [$least, $most] = [min($of[0], $diameter), min(120.0, 2 * $of[1])];
         if ($nearest < $least || $nearest > $most) {
-            throw InputError::at('length_mm', sprintf('An M%s is not made %s mm long: from %s to %s mm in %s.', Screw::plain($diameter), Screw::plain($nearest), Screw::plain($of[0]), Screw::plain($of[1]), Screw::HEADS[$head ?? 'cylinder']));
+            throw InputError::at(
+                'length_mm',
+                sprintf(
+                    'An M%s is not made %s mm long: from %s to %s mm in %s.',
+                    Screw::plain($diameter),
+                    Screw::plain($nearest),
+                    Screw::plain($of[0]),
+                    Screw::plain($of[1]),
+                    Screw::HEADS[$head ?? 'cylinder'],
+                ),
+            );
         }
 
         return $nearest;

@@ -44,8 +44,16 @@ final readonly class SensorCurve
     {
         $type = $model->choice('type', ['beta', 'steinhart-hart', 'rtd']);
         $of = match ($type) {
-            'beta' => ['r0' => $model->number('r0_ohm', ...Quantity::ThermistorOhm->bounds()), 't0' => $model->numberOrNull('t0_c', ...Quantity::SensorReference->bounds()) ?? 25.0, 'b' => $model->number('beta_k', ...Quantity::SensorBeta->bounds())],
-            'steinhart-hart' => ['a' => $model->number('a', ...Quantity::SteinhartA->bounds()), 'b' => $model->number('b', ...Quantity::SteinhartB->bounds()), 'c' => $model->number('c', ...Quantity::SteinhartC->bounds())],
+            'beta' => [
+                'r0' => $model->number('r0_ohm', ...Quantity::ThermistorOhm->bounds()),
+                't0' => $model->numberOrNull('t0_c', ...Quantity::SensorReference->bounds()) ?? 25.0,
+                'b' => $model->number('beta_k', ...Quantity::SensorBeta->bounds()),
+            ],
+            'steinhart-hart' => [
+                'a' => $model->number('a', ...Quantity::SteinhartA->bounds()),
+                'b' => $model->number('b', ...Quantity::SteinhartB->bounds()),
+                'c' => $model->number('c', ...Quantity::SteinhartC->bounds()),
+            ],
             default => ['r0' => $model->numberOrNull('r0_ohm', ...Quantity::RtdOhm->bounds()) ?? 100.0],
         };
         $model->done();
@@ -68,7 +76,10 @@ final readonly class SensorCurve
             default => $this->of['r0'] * $this->ratio($celsius),
         };
 
-        return $ohms >= self::OHMS[0] && $ohms <= self::OHMS[1] ? $ohms : throw InputError::at($field, 'This model gives no resistance that a sensor could have at such a temperature.');
+        return $ohms >= self::OHMS[0] && $ohms <= self::OHMS[1] ? $ohms : throw InputError::at(
+            $field,
+            'This model gives no resistance that a sensor could have at such a temperature.',
+        );
     }
 
     /** @throws InputError where the model has no such resistance */
@@ -123,7 +134,14 @@ final readonly class SensorCurve
     {
         // tables are rounded: a little past the ends is still of the sensor
         if ($ratio < $this->ratio(self::LEAST_C) - 0.001 || $ratio > $this->ratio(self::MOST_C) + 0.001) {
-            throw InputError::at($field, sprintf('Such a sensor is from %s to %s Ω.', Said::figure($this->of['r0'] * $this->ratio(self::LEAST_C)), Said::figure($this->of['r0'] * $this->ratio(self::MOST_C))));
+            throw InputError::at(
+                $field,
+                sprintf(
+                    'Such a sensor is from %s to %s Ω.',
+                    Said::figure($this->of['r0'] * $this->ratio(self::LEAST_C)),
+                    Said::figure($this->of['r0'] * $this->ratio(self::MOST_C)),
+                ),
+            );
         }
         // above 0 °C the quadratic has a closed form; below, Newton's method from there
         $celsius = (-self::A + sqrt(self::A ** 2 - 4 * self::B * (1 - $ratio))) / (2 * self::B);

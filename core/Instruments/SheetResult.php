@@ -32,7 +32,11 @@ final readonly class SheetResult
             }
         }
 
-        return new self($lines, $sheet->gauge === null ? null : self::gauge($sheet->gauge, $input, $result), self::worked($sheet->worked, $input, $result));
+        return new self(
+            $lines,
+            $sheet->gauge === null ? null : self::gauge($sheet->gauge, $input, $result),
+            self::worked($sheet->worked, $input, $result),
+        );
     }
 
     /**
@@ -73,7 +77,11 @@ final readonly class SheetResult
      */
     private static function worked(string $formula, array $input, array $result): string
     {
-        return (string) preg_replace_callback('/\{([a-z0-9_.]+)\}/', static fn (array $m): string => self::said($result[$m[1]] ?? self::found($m[1], $input)) ?? '–', $formula);
+        return (string) preg_replace_callback(
+            '/\{([a-z0-9_.]+)\}/',
+            static fn (array $m): string => self::said($result[$m[1]] ?? self::found($m[1], $input)) ?? '–',
+            $formula,
+        );
     }
 
     /** @param  array<array-key, mixed>  $input */

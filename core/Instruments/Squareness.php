@@ -30,15 +30,24 @@ final readonly class Squareness implements Computation
     public function compute(array $input): array
     {
         $fields = Fields::of($input);
-        [$a, $b, $d1, $d2] = array_map(static fn (string $key): float => $fields->number($key, ...Quantity::FrameSide->bounds()), ['side_a_mm', 'side_b_mm', 'diagonal_1_mm', 'diagonal_2_mm']);
+        [$a, $b, $d1, $d2] = array_map(
+            static fn (string $key): float => $fields->number($key, ...Quantity::FrameSide->bounds()),
+            ['side_a_mm', 'side_b_mm', 'diagonal_1_mm', 'diagonal_2_mm'],
+        );
         $fields->done();
         $law = 2 * ($a ** 2 + $b ** 2);
         if (abs($d1 ** 2 + $d2 ** 2 - $law) > self::MISREAD_SHARE * $law) {
-            throw InputError::at('diagonal_1_mm', 'These four lengths do not belong to one parallelogram: one of them was misread. Measure again.');
+            throw InputError::at(
+                'diagonal_1_mm',
+                'These four lengths do not belong to one parallelogram: one of them was misread. Measure again.',
+            );
         }
         $sine = ($d1 ** 2 - $d2 ** 2) / (4 * $a * $b);
         if (abs($sine) >= 1) {
-            throw InputError::at('diagonal_1_mm', 'The diagonals are too different for these sides: one of them was misread. Measure again.');
+            throw InputError::at(
+                'diagonal_1_mm',
+                'The diagonals are too different for these sides: one of them was misread. Measure again.',
+            );
         }
         $skew = asin($sine);
         $degrees = rad2deg($skew);
@@ -49,7 +58,11 @@ final readonly class Squareness implements Computation
             'skew_mm_per_100' => 100 * $factor,
             'skew_factor' => $factor,
             'verdict' => abs($degrees) < self::OK_DEG ? 'ok' : (abs($degrees) <= self::WATCH_DEG ? 'watch' : 'out'),
-            'because' => sprintf('It leans by %s°, %s mm in 100 mm; under 0.1° is well.', Said::figure(abs($degrees)), Said::figure(abs(100 * $factor))),
+            'because' => sprintf(
+                'It leans by %s°, %s mm in 100 mm; under 0.1° is well.',
+                Said::figure(abs($degrees)),
+                Said::figure(abs(100 * $factor)),
+            ),
         ];
     }
 }

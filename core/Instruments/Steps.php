@@ -34,7 +34,10 @@ final readonly class Steps implements Computation
     {
         $fields = Fields::of($input);
         $result = match ($fields->choice('type', ['belt', 'screw', 'extruder'])) {
-            'belt' => $this->geometry($this->pulses($fields), $fields->number('pitch_mm', ...Quantity::BeltPitch->bounds()) * $fields->whole('teeth', ...Quantity::PulleyTeeth->bounds())),
+            'belt' => $this->geometry(
+                $this->pulses($fields),
+                $fields->number('pitch_mm', ...Quantity::BeltPitch->bounds()) * $fields->whole('teeth', ...Quantity::PulleyTeeth->bounds()),
+            ),
             'screw' => $this->geometry($this->pulses($fields), $fields->number('lead_mm', ...Quantity::ScrewLead->bounds())),
             default => $this->extruder($fields),
         };
@@ -45,7 +48,10 @@ final readonly class Steps implements Computation
 
     private function pulses(Fields $fields): int
     {
-        return $fields->whole('motor_steps', ...Quantity::MotorSteps->bounds()) * $fields->whole('microsteps', ...Quantity::Microsteps->bounds());
+        return $fields->whole(
+            'motor_steps',
+            ...Quantity::MotorSteps->bounds(),
+        ) * $fields->whole('microsteps', ...Quantity::Microsteps->bounds());
     }
 
     /** @return array<string, mixed> */
@@ -56,7 +62,12 @@ final readonly class Steps implements Computation
         return [
             'steps_per_mm' => $steps,
             'verdict' => 'ok',
-            'because' => sprintf('%d steps to a turn over %s mm of travel make %s steps per mm.', $pulses, self::plain($travelPerTurn), self::plain($steps)),
+            'because' => sprintf(
+                '%d steps to a turn over %s mm of travel make %s steps per mm.',
+                $pulses,
+                self::plain($travelPerTurn),
+                self::plain($steps),
+            ),
         ];
     }
 
@@ -71,8 +82,16 @@ final readonly class Steps implements Computation
         $off = 100 * ($mean - $asked) / $asked;
         $seen = ['spread_pct' => $spread, 'mean_mm' => $mean, 'off_pct' => $off];
         $never = match (true) {
-            $spread > self::SPREAD_LIMIT_PCT => sprintf('The runs differ by %s %%, more than %s %%: something slips or clogs, so no new value is given.', self::plain($spread), self::plain(self::SPREAD_LIMIT_PCT)),
-            abs($off) > self::NO_STEPS_PCT => sprintf('%s mm came for %s mm asked: that is no matter of steps, so no new value is given. Look for a clog, a gear that slips, or other microsteps; after another extruder set its own figure first.', self::plain($mean), self::plain($asked)),
+            $spread > self::SPREAD_LIMIT_PCT => sprintf(
+                'The runs differ by %s %%, more than %s %%: something slips or clogs, so no new value is given.',
+                self::plain($spread),
+                self::plain(self::SPREAD_LIMIT_PCT),
+            ),
+            abs($off) > self::NO_STEPS_PCT => sprintf(
+                '%s mm came for %s mm asked: that is no matter of steps, so no new value is given. Look for a clog, a gear that slips, or other microsteps; after another extruder set its own figure first.',
+                self::plain($mean),
+                self::plain($asked),
+            ),
             default => null,
         };
         if ($never !== null) {

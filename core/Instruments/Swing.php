@@ -60,12 +60,18 @@ final readonly class Swing
         $half = self::half($values);
         $band = self::BAND_SIGMAS * $noise;
         if ($half <= 0 || $band > self::BAND_SHARE * $half) {
-            throw InputError::at('csv', 'The swing does not stand out from the noise, or there are too few samples in each period. Log one a second and let it swing by more.');
+            throw InputError::at(
+                'csv',
+                'The swing does not stand out from the noise, or there are too few samples in each period. Log one a second and let it swing by more.',
+            );
         }
         $crossings = self::crossings($log, $target, $band, 1.0);
         $cycles = count($crossings) - 1 - self::SETTLING;
         if ($cycles < self::FEWEST_CYCLES) {
-            throw InputError::at('csv', 'The log holds fewer than two whole cycles after the first one. Log at least three minutes of it swinging.');
+            throw InputError::at(
+                'csv',
+                'The log holds fewer than two whole cycles after the first one. Log at least three minutes of it swinging.',
+            );
         }
         // of a long log the last ones, when it has warmed through
         $cycles = min($cycles, self::MOST_CYCLES);
@@ -73,15 +79,39 @@ final readonly class Swing
         $periods = array_map(static fn (int $i): float => $crossings[$i + 1] - $crossings[$i], range(0, $cycles - 1));
         $mean = array_sum($periods) / $cycles;
         if (max($periods) - min($periods) > self::PERIODS_AGREE * $mean) {
-            throw InputError::at('csv', sprintf('Its periods go from %s to %s s: that is no steady swing. Keep draught and fan alike, and log until it repeats itself.', Said::figure(min($periods)), Said::figure(max($periods))));
+            throw InputError::at(
+                'csv',
+                sprintf(
+                    'Its periods go from %s to %s s: that is no steady swing. Keep draught and fan alike, and log until it repeats itself.',
+                    Said::figure(min($periods)),
+                    Said::figure(max($periods)),
+                ),
+            );
         }
-        $within = array_values(array_filter($log, static fn (HeatSample $s): bool => $s->at >= $crossings[0] && $s->at < $crossings[$cycles]));
+        $within = array_values(array_filter(
+            $log,
+            static fn (HeatSample $s): bool => $s->at >= $crossings[0] && $s->at < $crossings[$cycles],
+        ));
         if (count($within) < self::SAMPLES_A_PERIOD * $cycles) {
-            throw InputError::at('csv', sprintf('There are only %d samples to a period; it takes %d at the least. Log more often.', intdiv(count($within), $cycles), self::SAMPLES_A_PERIOD));
+            throw InputError::at(
+                'csv',
+                sprintf(
+                    'There are only %d samples to a period; it takes %d at the least. Log more often.',
+                    intdiv(count($within), $cycles),
+                    self::SAMPLES_A_PERIOD,
+                ),
+            );
         }
         $on = self::on($within, $crossings, self::crossings($within, $target, $band, -1.0));
         if ($on < self::LEAST_ON || $on > 1 - self::LEAST_ON) {
-            throw InputError::at('csv', sprintf('Its heater is on for %s of the time: too far from half to tell from. Give it %s power.', Said::percent($on), $on < 0.5 ? 'less' : 'more'));
+            throw InputError::at(
+                'csv',
+                sprintf(
+                    'Its heater is on for %s of the time: too far from half to tell from. Give it %s power.',
+                    Said::percent($on),
+                    $on < 0.5 ? 'less' : 'more',
+                ),
+            );
         }
 
         // a process that integrates after a dead time θ swings with θ/(D(1 − D)); at D = ½ that is 4θ

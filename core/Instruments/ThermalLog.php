@@ -55,7 +55,14 @@ final readonly class ThermalLog implements Computation
     {
         foreach ($log as $sample) {
             if ($sample->stopped) {
-                return ['verdict' => 'out', 'because' => sprintf('The firmware stopped at %s s: “%s”. Find out why before anything is heated again.', Said::figure($sample->at), mb_strcut(mb_scrub($sample->said), 0, 120))];
+                return [
+                    'verdict' => 'out',
+                    'because' => sprintf(
+                        'The firmware stopped at %s s: “%s”. Find out why before anything is heated again.',
+                        Said::figure($sample->at),
+                        mb_strcut(mb_scrub($sample->said), 0, 120),
+                    ),
+                ];
             }
         }
 
@@ -97,7 +104,10 @@ final readonly class ThermalLog implements Computation
             $parts[count($parts) - 1][] = $sample;
         }
         if (count($parts) > self::MOST_STEPS) {
-            throw InputError::at('target_c', sprintf('The target changes %d times; the log of a heat-up has a few. Cut out the part that matters.', count($parts)));
+            throw InputError::at(
+                'target_c',
+                sprintf('The target changes %d times; the log of a heat-up has a few. Cut out the part that matters.', count($parts)),
+            );
         }
         $steps = [];
         foreach ($parts as $i => $part) {
@@ -112,7 +122,15 @@ final readonly class ThermalLog implements Computation
         }
 
         if ($steps === []) {
-            throw InputError::at('target_c', 'The log never asks for a temperature: its target is 0 throughout.'.($log[count($log) - 1]->stopped ? ' The firmware stopped: '.mb_strcut(mb_scrub($log[count($log) - 1]->said), 0, 120) : ''));
+            throw InputError::at(
+                'target_c',
+                'The log never asks for a temperature: its target is 0 throughout.'
+                    .($log[count($log) - 1]->stopped ? ' The firmware stopped: '.mb_strcut(
+                        mb_scrub($log[count($log) - 1]->said),
+                        0,
+                        120,
+                    ) : ''),
+            );
         }
 
         return $steps;

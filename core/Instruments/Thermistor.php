@@ -9,7 +9,9 @@ use OddBench\Input\Fields;
 use OddBench\Input\InputError;
 use OddBench\Units\Quantity;
 
-/** A temperature sensor’s resistance to temperature or back, whether it is sound, and what the board will show. Limits are common practice. */
+/**
+ * A temperature sensor’s resistance to temperature or back, whether it is sound, and what the board will show. Limits are common practice.
+ */
 final readonly class Thermistor implements Computation
 {
     private const OPEN_FROM = 20.0;
@@ -35,7 +37,10 @@ final readonly class Thermistor implements Computation
         }
         $measured = $fields->has('resistance_ohm');
         $ambient = $fields->numberOrNull('ambient_c', ...Quantity::RoomCelsius->bounds());
-        $ohms = $measured ? $fields->numberOrNone('resistance_ohm', ...Quantity::SensorOhm->bounds()) : $curve->ohms($fields->number('temperature_c', SensorCurve::LEAST_C, SensorCurve::MOST_C, '°C'));
+        $ohms = $measured ? $fields->numberOrNone(
+            'resistance_ohm',
+            ...Quantity::SensorOhm->bounds(),
+        ) : $curve->ohms($fields->number('temperature_c', SensorCurve::LEAST_C, SensorCurve::MOST_C, '°C'));
         $adc = $fields->has('adc') ? $this->adc($fields->object('adc'), $curve, $ohms) : [];
         $fields->done();
         if (! $measured) {

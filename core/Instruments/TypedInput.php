@@ -44,7 +44,12 @@ final class TypedInput
             $input = self::put($input, explode('.', $asked->key), self::value($asked, $text));
         }
         foreach (array_keys($typed) as $key) {
-            throw InputError::unknown((string) $key, 'field', (string) $key, array_map(static fn (SheetInput $i): string => $i->key, $sheet->inputs));
+            throw InputError::unknown(
+                (string) $key,
+                'field',
+                (string) $key,
+                array_map(static fn (SheetInput $i): string => $i->key, $sheet->inputs),
+            );
         }
 
         return $input;
@@ -54,7 +59,10 @@ final class TypedInput
     {
         return match ($asked->kind) {
             'choice', 'text' => $text,
-            'numbers' => array_map(static fn (string $cell): float => self::number($cell, $asked, 1), self::cells(str_replace(["\r", "\n"], ' ', $text))),
+            'numbers' => array_map(
+                static fn (string $cell): float => self::number($cell, $asked, 1),
+                self::cells(str_replace(["\r", "\n"], ' ', $text)),
+            ),
             'pairs' => self::rows($asked, $text, 2, static fn (array $n): array => $n),
             'points' => self::rows($asked, $text, 3, static fn (array $n): array => ['x_mm' => $n[0], 'y_mm' => $n[1], 'z_mm' => $n[2]]),
             'screws' => self::named($asked, $text),
@@ -85,7 +93,10 @@ final class TypedInput
                 continue;
             }
             if (count($cells) !== $columns) {
-                throw InputError::at($asked->key, sprintf('%s, row %d: %d values stand there, %d are wanted.', $asked->label, $row, count($cells), $columns));
+                throw InputError::at(
+                    $asked->key,
+                    sprintf('%s, row %d: %d values stand there, %d are wanted.', $asked->label, $row, count($cells), $columns),
+                );
             }
             $rows[] = $make(array_map(static fn (string $cell): float => self::number($cell, $asked, $row), $cells));
         }
@@ -120,7 +131,10 @@ final class TypedInput
             }
         }
         if (count($lines) > self::MOST_ROWS) {
-            throw InputError::at($asked->key, sprintf('%s: %d rows are too many; take up to %d.', $asked->label, count($lines), self::MOST_ROWS));
+            throw InputError::at(
+                $asked->key,
+                sprintf('%s: %d rows are too many; take up to %d.', $asked->label, count($lines), self::MOST_ROWS),
+            );
         }
 
         return $lines;
@@ -132,11 +146,17 @@ final class TypedInput
         $by = match (true) {
             str_contains($line, "\t") => '/\t/',
             str_contains($line, ';') => '/;/',
-            preg_match('/,\s/', $line) === 1 || substr_count($line, ',') > 0 && str_contains($line, '.') || preg_match('/^[^ ]*,[^ ]*,[^ ]*$/', trim($line)) === 1 => '/\s*,\s*/',
+            preg_match('/,\s/', $line) === 1 || substr_count($line, ',') > 0 && str_contains($line, '.') || preg_match(
+                '/^[^ ]*,[^ ]*,[^ ]*$/',
+                trim($line),
+            ) === 1 => '/\s*,\s*/',
             default => '/\s+/',
         };
 
-        return array_values(array_filter(array_map(trim(...), preg_split($by, trim($line)) ?: []), static fn (string $cell): bool => $cell !== ''));
+        return array_values(array_filter(
+            array_map(trim(...), preg_split($by, trim($line)) ?: []),
+            static fn (string $cell): bool => $cell !== '',
+        ));
     }
 
     /**

@@ -70,10 +70,19 @@ final readonly class Wav
     {
         $raw = match (true) {
             $kind === self::PCM && $bits === 8 => array_map(static fn (int $v): float => ($v - 128) / 128, self::unpacked('C*', $data)),
-            $kind === self::PCM && $bits === 16 => array_map(static fn (int $v): float => ($v >= 0x8000 ? $v - 0x10000 : $v) / 0x8000, self::unpacked('v*', $data)),
+            $kind === self::PCM && $bits === 16 => array_map(
+                static fn (int $v): float => ($v >= 0x8000 ? $v - 0x10000 : $v) / 0x8000,
+                self::unpacked('v*', $data),
+            ),
             $kind === self::PCM && $bits === 24 => self::of24($data),
-            $kind === self::PCM && $bits === 32 => array_map(static fn (int $v): float => ($v >= 0x80000000 ? $v - 0x100000000 : $v) / 0x80000000, self::unpacked('V*', $data)),
-            $kind === self::FLOAT && $bits === 32 => array_values(array_map(static fn (mixed $v): float => is_float($v) && is_finite($v) ? $v : 0.0, unpack('g*', $data) ?: [])),
+            $kind === self::PCM && $bits === 32 => array_map(
+                static fn (int $v): float => ($v >= 0x80000000 ? $v - 0x100000000 : $v) / 0x80000000,
+                self::unpacked('V*', $data),
+            ),
+            $kind === self::FLOAT && $bits === 32 => array_values(array_map(
+                static fn (mixed $v): float => is_float($v) && is_finite($v) ? $v : 0.0,
+                unpack('g*', $data) ?: [],
+            )),
             default => throw InputError::at($field, "WAV of kind {$kind} with {$bits} bits is not read; save it as 16-bit PCM."),
         };
 

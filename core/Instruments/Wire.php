@@ -54,13 +54,21 @@ final readonly class Wire implements Computation
         $result = ['diameter_mm' => 2 * sqrt($area / M_PI), 'area_mm2' => $area, 'resistance_ohm' => $resistance, 'drop_v' => $drop];
         if ($volts !== null) {
             if ($drop >= $volts) {
-                throw InputError::at('amps', sprintf('%s A cannot flow: the wire alone would take all of the %s V.', Said::figure($amps), Said::figure($volts)));
+                throw InputError::at(
+                    'amps',
+                    sprintf('%s A cannot flow: the wire alone would take all of the %s V.', Said::figure($amps), Said::figure($volts)),
+                );
             }
             $result['drop_pct'] = 100 * $drop / $volts;
         }
         $rise = WireHeat::rise($amps, $area, $air);
 
-        return $result + ['loss_w' => $amps ** 2 * $resistance, 'density_a_mm2' => $amps / $area, 'rise_k' => $rise, 'conductor_reaches_c' => $rise === null ? null : $air + $rise]
+        return $result + [
+            'loss_w' => $amps ** 2 * $resistance,
+            'density_a_mm2' => $amps / $area,
+            'rise_k' => $rise,
+            'conductor_reaches_c' => $rise === null ? null : $air + $rise,
+        ]
             + $this->judge($drop, $result['drop_pct'] ?? null, $amps / $area, $rise, $air);
     }
 
@@ -89,11 +97,20 @@ final readonly class Wire implements Computation
         };
         $heat = $rise === null
             ? sprintf('%s A/mm²: it grows hotter until its insulation burns.', Said::figure($density))
-            : sprintf('%s A/mm² warm it by %s K, to %s °C in still air; several in one loom grow warmer.', Said::figure($density), Said::figure($rise), Said::figure($air + $rise));
+            : sprintf(
+                '%s A/mm² warm it by %s K, to %s °C in still air; several in one loom grow warmer.',
+                Said::figure($density),
+                Said::figure($rise),
+                Said::figure($air + $rise),
+            );
 
         return [
             'verdict' => $verdict,
-            'because' => ($pct === null ? sprintf('%s V stay in the wire. ', Said::figure($drop)) : sprintf('%s V stay in the wire, %s %% of the supply; up to 3 %% is well. ', Said::figure($drop), Said::figure($pct))).$heat.' What it may carry follows local rules.',
+            'because' => ($pct === null ? sprintf('%s V stay in the wire. ', Said::figure($drop)) : sprintf(
+                '%s V stay in the wire, %s %% of the supply; up to 3 %% is well. ',
+                Said::figure($drop),
+                Said::figure($pct),
+            )).$heat.' What it may carry follows local rules.',
         ];
     }
 }

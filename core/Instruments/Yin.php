@@ -53,7 +53,9 @@ final class Yin
             $best = $difference[$lag] < $difference[$best] ? $lag : $best;
         }
         for ($lag = $shortest; $lag < $best; $lag++) {
-            if ($difference[$lag] <= $difference[$best] + self::MARGIN && $difference[$lag] <= $difference[$lag + 1] && $difference[$lag] <= ($difference[$lag - 1] ?? INF)) {
+            if ($difference[$lag] <= $difference[$best] + self::MARGIN
+                && $difference[$lag] <= $difference[$lag + 1]
+                && $difference[$lag] <= ($difference[$lag - 1] ?? INF)) {
                 return $lag;
             }
         }

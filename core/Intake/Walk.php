@@ -56,7 +56,8 @@ final readonly class Walk
             Station::Proof => [
                 'The machine wears a red tag: nothing is proved under power until it is off.' => $this->redTag,
                 'A confirmed fault has no mend noted.' => $this->confirmed > 0 && ! $this->workNoted,
-                'Not accounted for on the tray: '.implode('; ', $this->notAccounted).'. Put it back, or say in words why not.' => $this->notAccounted !== [],
+                'Not accounted for on the tray: '.implode('; ', $this->notAccounted)
+                    .'. Put it back, or say in words why not.' => $this->notAccounted !== [],
             ],
             Station::Release => $this->proofObstacles(),
             default => [],
@@ -69,7 +70,8 @@ final readonly class Walk
         $owed = count($this->missingProofs);
 
         return [
-            ($owed === 1 ? 'A proof is still owed: ' : "{$owed} proofs are still owed: ").implode(', ', $this->missingProofs).'.' => $owed > 0,
+            ($owed === 1 ? 'A proof is still owed: ' : "{$owed} proofs are still owed: ").implode(', ', $this->missingProofs)
+                .'.' => $owed > 0,
         ];
     }
 }

@@ -14,7 +14,8 @@ final readonly class BenchFigures
      * @param  float  $redTagFrom  probability of a dangerous fault, 0 to 1, from which the machine is unplugged
      * @param  float  $waitingDay  minutes a day costs that a machine stands waiting for a part
      * @param  float  $waitingDays  days a part is on its way that nobody bought yet
-     * @param  array{float, list<string>}  $usuallyTold  probability that an owner tells a finding that is asked for at the counter or is of one of these groups
+     * @param  array{float, list<string>}  $usuallyTold  probability that an owner tells a finding that is asked for at the counter
+     *   or is of one of these groups
      * @param  float  $catalogueJobs  how many jobs of its own a shop must have seen to be believed as much as the catalogue
      */
     public function __construct(

@@ -34,12 +34,23 @@ final readonly class Build
             $of->wrong('origin', 'must be one of '.implode(', ', self::ORIGINS));
         }
 
-        return new self($of->number('x', 60, 1000), $of->number('y', 60, 1000), $of->number('z', 60, 1000), $shape === 'round', $origin === 'middle');
+        return new self(
+            $of->number('x', 60, 1000),
+            $of->number('y', 60, 1000),
+            $of->number('z', 60, 1000),
+            $shape === 'round',
+            $origin === 'middle',
+        );
     }
 
     /** @return array<string, string> what instruments that ask for a bed start with */
     public function starts(): array
     {
-        return ['bed_x_mm' => (string) $this->x, 'bed_y_mm' => (string) $this->y, 'bed_z_mm' => (string) $this->z, 'origin' => $this->middle ? 'middle' : 'corner'];
+        return [
+            'bed_x_mm' => (string) $this->x,
+            'bed_y_mm' => (string) $this->y,
+            'bed_z_mm' => (string) $this->z,
+            'origin' => $this->middle ? 'middle' : 'corner',
+        ];
     }
 }

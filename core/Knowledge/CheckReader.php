@@ -59,6 +59,12 @@ final class CheckReader
             $reading->wrong('says', 'must name the findings the value stands for');
         }
 
-        return new Reading($reading->text('ask'), $reading->text('unit'), $reading->number('least', -1e6, 1e6), $reading->number('most', -1e6, 1e6), $limits);
+        return new Reading(
+            $reading->text('ask'),
+            $reading->text('unit'),
+            $reading->number('least', -1e6, 1e6),
+            $reading->number('most', -1e6, 1e6),
+            $limits,
+        );
     }
 }

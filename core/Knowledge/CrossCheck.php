@@ -68,7 +68,12 @@ final class CrossCheck
             }
         }
         if ($fault->settle === [] && ($fault->danger || $fault->qualified !== null)) {
-            $this->wrong('faults', $fault->code, 'settle', 'must name a look: it is dangerous or for qualified people only, and is never mended on a guess');
+            $this->wrong(
+                'faults',
+                $fault->code,
+                'settle',
+                'must name a look: it is dangerous or for qualified people only, and is never mended on a guess',
+            );
         }
     }
 
@@ -83,7 +88,15 @@ final class CrossCheck
         foreach ($this->knowledge->faults as $fault) {
             [$check, $factor] = $telling->best($fault);
             if ($factor < Telling::FIVEFOLD) {
-                $this->wrong('faults', $fault->code, 'shows', sprintf('no check moves its odds fivefold; %s', $check === null ? 'none bears on it' : sprintf('the most telling one, %s, moves them %.1f-fold', $check, $factor)));
+                $this->wrong(
+                    'faults',
+                    $fault->code,
+                    'shows',
+                    sprintf(
+                        'no check moves its odds fivefold; %s',
+                        $check === null ? 'none bears on it' : sprintf('the most telling one, %s, moves them %.1f-fold', $check, $factor),
+                    ),
+                );
             }
         }
     }
@@ -96,7 +109,12 @@ final class CrossCheck
             $this->exist('checks.yaml', $check->code, 'only_when', $check->onlyWhen, $this->knowledge->findings);
             $this->exist('checks.yaml', $check->code, 'hazards', $check->hazards, $this->knowledge->hazards);
             if (($check->yields === []) !== $check->byPart) {
-                $this->wrong('checks.yaml', $check->code, 'yields', $check->byPart ? 'must be empty: swapping a part settles the fault' : 'must name at least one finding');
+                $this->wrong(
+                    'checks.yaml',
+                    $check->code,
+                    'yields',
+                    $check->byPart ? 'must be empty: swapping a part settles the fault' : 'must name at least one finding',
+                );
             }
             if ($check->reading !== null && array_diff(array_keys($check->reading->limits), $check->yields) !== []) {
                 $this->wrong('checks.yaml', $check->code, 'reading.says', 'must be of what the check yields');
@@ -143,7 +161,13 @@ final class CrossCheck
         foreach ($this->knowledge->proofs as $proof) {
             $this->exist('proofs.yaml', $proof->code, 'touched', $proof->touched, $this->knowledge->subsystems);
             $this->exist('proofs.yaml', $proof->code, 'mended', $proof->mended, $this->knowledge->faults);
-            $this->exist('proofs.yaml', $proof->code, 'fails_as', $proof->failsAs === null ? [] : [$proof->failsAs], $this->knowledge->findings);
+            $this->exist(
+                'proofs.yaml',
+                $proof->code,
+                'fails_as',
+                $proof->failsAs === null ? [] : [$proof->failsAs],
+                $this->knowledge->findings,
+            );
             $this->exist('proofs.yaml', $proof->code, 'fitted', $proof->fitted, $this->knowledge->partClasses);
             if (! $proof->always && ! $proof->anyMend && $proof->fitted === [] && $proof->touched === [] && $proof->mended === []) {
                 $this->wrong('proofs.yaml', $proof->code, 'touched', 'nothing ever makes it owed');
@@ -156,12 +180,42 @@ final class CrossCheck
         $letters = [];
         foreach ($this->knowledge->families as $family) {
             foreach ($family->positions as $position) {
-                $this->exist("families/{$family->code}.yaml", $position->code, 'subsystem', [$position->subsystem], $this->knowledge->subsystems);
-                $this->exist("families/{$family->code}.yaml", $position->code, 'part', [$position->partClass], $this->knowledge->partClasses);
-                $this->exist("families/{$family->code}.yaml", $position->code, 'part (wear.yaml says where it sits)', [$position->partClass], $this->knowledge->wear);
+                $this->exist(
+                    "families/{$family->code}.yaml",
+                    $position->code,
+                    'subsystem',
+                    [$position->subsystem],
+                    $this->knowledge->subsystems,
+                );
+                $this->exist(
+                    "families/{$family->code}.yaml",
+                    $position->code,
+                    'part',
+                    [$position->partClass],
+                    $this->knowledge->partClasses,
+                );
+                $this->exist(
+                    "families/{$family->code}.yaml",
+                    $position->code,
+                    'part (wear.yaml says where it sits)',
+                    [$position->partClass],
+                    $this->knowledge->wear,
+                );
             }
-            $this->exist("families/{$family->code}.yaml", $family->code, 'sockets', array_values($family->sockets), $this->knowledge->subsystems);
-            $this->exist("families/{$family->code}.yaml", $family->code, 'service', array_map(strval(...), array_keys($family->service)), $this->knowledge->service);
+            $this->exist(
+                "families/{$family->code}.yaml",
+                $family->code,
+                'sockets',
+                array_values($family->sockets),
+                $this->knowledge->subsystems,
+            );
+            $this->exist(
+                "families/{$family->code}.yaml",
+                $family->code,
+                'service',
+                array_map(strval(...), array_keys($family->service)),
+                $this->knowledge->service,
+            );
             if (isset($letters[$family->letters])) {
                 $this->wrong("families/{$family->code}.yaml", $family->code, 'letters', "are taken by {$letters[$family->letters]}");
             }
@@ -174,11 +228,23 @@ final class CrossCheck
         foreach ($this->knowledge->guides as $guide) {
             $this->exist('guides', $guide->code, 'mends', $guide->mends, $this->knowledge->faults);
             $this->exist('guides', $guide->code, 'touches', $guide->touches, $this->knowledge->subsystems);
-            $this->exist('guides', $guide->code, 'kit.part', array_map(static fn (KitPart $p): string => $p->class, $guide->kit), $this->knowledge->partClasses);
+            $this->exist(
+                'guides',
+                $guide->code,
+                'kit.part',
+                array_map(static fn (KitPart $p): string => $p->class, $guide->kit),
+                $this->knowledge->partClasses,
+            );
             foreach ($guide->steps as $i => $step) {
                 $number = $i + 1;
                 $this->exist('guides', $guide->code, "steps.{$number}.hazards", $step->hazards, $this->knowledge->hazards);
-                $this->exist('guides', $guide->code, "steps.{$number}.instrument", array_filter([$step->instrument]), $this->knowledge->instruments);
+                $this->exist(
+                    'guides',
+                    $guide->code,
+                    "steps.{$number}.instrument",
+                    array_filter([$step->instrument]),
+                    $this->knowledge->instruments,
+                );
             }
             if ($this->familiesWith($guide->needs) === []) {
                 $this->wrong('guides', $guide->code, 'needs', 'no family has these traits');
@@ -195,7 +261,13 @@ final class CrossCheck
             $this->exist('wear.yaml', $wear->partClass, 'code', [$wear->partClass], $this->knowledge->partClasses);
             $this->exist('wear.yaml', $wear->partClass, 'place', [$wear->place], $this->knowledge->places);
         }
-        $this->exist('prices.yaml', '-', 'class', array_map(strval(...), array_keys($this->knowledge->prices)), $this->knowledge->partClasses);
+        $this->exist(
+            'prices.yaml',
+            '-',
+            'class',
+            array_map(strval(...), array_keys($this->knowledge->prices)),
+            $this->knowledge->partClasses,
+        );
         foreach (array_diff_key($this->knowledge->partClasses, $this->knowledge->prices) as $class => $name) {
             $this->wrong('prices.yaml', $class, 'price', "says nothing of what one ({$name}) usually costs");
         }

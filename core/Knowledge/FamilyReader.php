@@ -16,11 +16,26 @@ final class FamilyReader
             if (isset(Traits::KNOWN[$trait]) && is_string($value) && in_array($value, Traits::KNOWN[$trait], true)) {
                 $traits[$trait] = $value;
             } else {
-                $entry->wrong("traits.{$trait}", isset(Traits::KNOWN[$trait]) ? 'must be one of '.implode(', ', Traits::KNOWN[$trait]) : 'is no trait');
+                $entry->wrong(
+                    "traits.{$trait}",
+                    isset(Traits::KNOWN[$trait]) ? 'must be one of '.implode(', ', Traits::KNOWN[$trait]) : 'is no trait',
+                );
             }
         }
 
-        return new Family($entry->text('code'), $entry->text('name'), $entry->text('letters'), $traits, self::positions($entry), HeatFigures::read($entry), $build = Build::read($entry), self::starts($entry) + $build->starts(), self::fasteners($entry), self::sockets($entry), self::service($entry));
+        return new Family(
+            $entry->text('code'),
+            $entry->text('name'),
+            $entry->text('letters'),
+            $traits,
+            self::positions($entry),
+            HeatFigures::read($entry),
+            $build = Build::read($entry),
+            self::starts($entry) + $build->starts(),
+            self::fasteners($entry),
+            self::sockets($entry),
+            self::service($entry),
+        );
     }
 
     /** @return array<string, string> */
@@ -42,7 +57,15 @@ final class FamilyReader
             if (isset($positions[$code])) {
                 $of->wrong('code', 'stands twice');
             }
-            $positions[$code] = new Position($of->text('code'), $of->text('name'), $of->text('subsystem'), $of->text('part'), (int) $of->number('faces', 1, 4, 1), $of->numberOrNull('life_hours'), (int) $of->number('count', 1, 40, 1));
+            $positions[$code] = new Position(
+                $of->text('code'),
+                $of->text('name'),
+                $of->text('subsystem'),
+                $of->text('part'),
+                (int) $of->number('faces', 1, 4, 1),
+                $of->numberOrNull('life_hours'),
+                (int) $of->number('count', 1, 40, 1),
+            );
         }
 
         return $positions;

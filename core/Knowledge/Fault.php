@@ -21,7 +21,8 @@ final readonly class Fault
      * @param  list<string>  $brings  faults this one usually brings
      * @param  list<string>  $cautions
      * @param  Sisters|null  $sisters  why a find is a reason to look at other machines
-     * @param  array<string, list<string>>|null  $qualified  the mend is for qualified people only, where the traits are these (all, when empty); null for never
+     * @param  array<string, list<string>>|null  $qualified  the mend is for qualified people only, where the traits are these
+     *   (all, when empty); null for never
      */
     public function __construct(
         public string $code,

@@ -80,7 +80,13 @@ final class FaultReader
         $mends = [];
         foreach ($ways as $i => $way) {
             $mend = $entry->part('mends.'.($i + 1), $way);
-            $mends[] = new Mend(count($ways) > 1 ? $mend->text('school') : $mend->textOrNull('school'), $mend->text('do'), $mend->number('minutes', 1, 600), $mend->codes('touches'), $mend->someCodes('parts'));
+            $mends[] = new Mend(
+                count($ways) > 1 ? $mend->text('school') : $mend->textOrNull('school'),
+                $mend->text('do'),
+                $mend->number('minutes', 1, 600),
+                $mend->codes('touches'),
+                $mend->someCodes('parts'),
+            );
         }
         if ($mends === []) {
             $entry->wrong('mends', 'must name at least one way to put it right');

@@ -156,6 +156,17 @@ final class GuideReader
             $off->wrong('fasteners', 'cannot be read: '.$e->getMessage());
         }
 
-        return new TakenOff($off->text('what'), $fasteners, $off->codes('sockets'), $off->codes('parts'), $off->yes('independent'), $off->textOrNull('way_round'), $off->textOrNull('undo_first'), $off->textOrNull('first_pass'), $off->textOrNull('second_pass'), $off->textOrNull('check'));
+        return new TakenOff(
+            $off->text('what'),
+            $fasteners,
+            $off->codes('sockets'),
+            $off->codes('parts'),
+            $off->yes('independent'),
+            $off->textOrNull('way_round'),
+            $off->textOrNull('undo_first'),
+            $off->textOrNull('first_pass'),
+            $off->textOrNull('second_pass'),
+            $off->textOrNull('check'),
+        );
     }
 }

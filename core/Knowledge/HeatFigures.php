@@ -21,6 +21,11 @@ final readonly class HeatFigures
     {
         $of = $entry->part('heat', $entry->map('heat'));
 
-        return new self($of->number('hotend_most_c', 150, 500), $of->number('bed_most_c', 40, 200), $of->number('hotend_rise_s', 10, 600), $of->number('bed_rise_s', 10, 1800));
+        return new self(
+            $of->number('hotend_most_c', 150, 500),
+            $of->number('bed_most_c', 40, 200),
+            $of->number('hotend_rise_s', 10, 600),
+            $of->number('bed_rise_s', 10, 1800),
+        );
     }
 }

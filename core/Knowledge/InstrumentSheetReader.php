@@ -58,7 +58,8 @@ final class InstrumentSheetReader
             $key = $of->textOrNull('key');
             $limit = new Limit($of->numberOrNull('below'), $of->numberOrNull('above'));
             $meaning = new Meaning($of->codes('verdict'), $of->codes('state'), $key, $limit, $of->codes('unless'));
-            if (($key === null) !== ($limit->below === null && $limit->above === null) || ($key === null && $meaning->verdicts === [] && $meaning->states === [])) {
+            if (($key === null) !== ($limit->below === null && $limit->above === null)
+                || ($key === null && $meaning->verdicts === [] && $meaning->states === [])) {
                 $of->wrong('key', 'with below or above, or verdict, or state must say when it is there');
             }
             $says[$finding] = $meaning;
@@ -78,7 +79,16 @@ final class InstrumentSheetReader
             $of->wrong('choices', 'and the kind choice go together');
         }
 
-        return new SheetInput($of->text('key'), $of->text('label'), $of->words('unit'), $kind, $of->words('start'), $of->yes('optional'), $choices, $of->words('accept'));
+        return new SheetInput(
+            $of->text('key'),
+            $of->text('label'),
+            $of->words('unit'),
+            $kind,
+            $of->words('start'),
+            $of->yes('optional'),
+            $choices,
+            $of->words('accept'),
+        );
     }
 
     private static function gauge(Entry $entry): ?Gauge
@@ -89,7 +99,17 @@ final class InstrumentSheetReader
         $of = $entry->part('gauge', $entry->map('gauge'));
         $about = $of->textOrNull('about');
 
-        return new Gauge($of->text('key'), $of->text('label'), $of->words('unit'), $of->number('from', -1e6, 1e6), $of->number('to', -1e6, 1e6), self::zone($of, 'ok'), self::zone($of, 'watch'), $about, $about === null ? 0.0 : $of->number('reach', 0, 1e6));
+        return new Gauge(
+            $of->text('key'),
+            $of->text('label'),
+            $of->words('unit'),
+            $of->number('from', -1e6, 1e6),
+            $of->number('to', -1e6, 1e6),
+            self::zone($of, 'ok'),
+            self::zone($of, 'watch'),
+            $about,
+            $about === null ? 0.0 : $of->number('reach', 0, 1e6),
+        );
     }
 
     /** @return array{float, float} */

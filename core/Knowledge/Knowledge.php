@@ -123,7 +123,15 @@ final readonly class Knowledge
         return array_values(array_map(static function (ServiceItem $item) use ($of): ServiceItem {
             $own = $of->service[$item->code] ?? null;
 
-            return $own === null ? $item : new ServiceItem($item->code, $item->name, $item->needs, $item->guide, $own['hours'], $own['months'], $item->minutes);
+            return $own === null ? $item : new ServiceItem(
+                $item->code,
+                $item->name,
+                $item->needs,
+                $item->guide,
+                $own['hours'],
+                $own['months'],
+                $item->minutes,
+            );
         }, $items));
     }
 
@@ -139,7 +147,12 @@ final readonly class Knowledge
     /** @throws InputError */
     public function material(string $code): Material
     {
-        return $this->materials[strtoupper($code)] ?? throw InputError::unknown('material', 'material', $code, array_keys($this->materials));
+        return $this->materials[strtoupper($code)] ?? throw InputError::unknown(
+            'material',
+            'material',
+            $code,
+            array_keys($this->materials),
+        );
     }
 
     public function stocking(string $partClass): Stocking

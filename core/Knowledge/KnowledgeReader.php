@@ -39,14 +39,44 @@ final class KnowledgeReader
             partClasses: $reader->names($files, 'parts.yaml'),
             hazards: $reader->names($files, 'hazards.yaml'),
             bench: $bench,
-            places: $reader->each($files, 'places.yaml', static fn (Entry $e): Place => new Place($e->text('code'), $e->text('name'), $e->needs(), $e->codes('findings'))),
+            places: $reader->each(
+                $files,
+                'places.yaml',
+                static fn (Entry $e): Place => new Place($e->text('code'), $e->text('name'), $e->needs(), $e->codes('findings')),
+            ),
             settings: $reader->names($files, 'settings.yaml'),
             instruments: $reader->each($files, 'instruments.yaml', InstrumentSheetReader::read(...)),
             guides: $reader->byArea($files, 'guides', static fn (Entry $entry, string $area): Guide => GuideReader::read($entry, $area)),
-            wear: $reader->each($files, 'wear.yaml', static fn (Entry $e): Wear => new Wear($e->text('code'), $e->text('place'), $e->numberOrNull('life_hours'), $e->yes('consumable'))),
+            wear: $reader->each(
+                $files,
+                'wear.yaml',
+                static fn (Entry $e): Wear => new Wear(
+                    $e->text('code'),
+                    $e->text('place'),
+                    $e->numberOrNull('life_hours'),
+                    $e->yes('consumable'),
+                ),
+            ),
             service: $reader->each($files, 'service.yaml', $reader->serviceItem(...)),
-            stocking: $reader->each($files, 'stocking.yaml', static fn (Entry $e): Stocking => new Stocking($e->text('code'), $e->number('service_level', 0.5, 0.9999), $e->numberOrNull('shelf_life_weeks'))),
-            materials: $reader->each($files, 'materials.yaml', static fn (Entry $e): Material => new Material($e->text('code'), $e->number('density', 0.5, 8), (int) $e->number('open_days', 1, 3650), (int) $e->number('keeps_days', 30, 7300))),
+            stocking: $reader->each(
+                $files,
+                'stocking.yaml',
+                static fn (Entry $e): Stocking => new Stocking(
+                    $e->text('code'),
+                    $e->number('service_level', 0.5, 0.9999),
+                    $e->numberOrNull('shelf_life_weeks'),
+                ),
+            ),
+            materials: $reader->each(
+                $files,
+                'materials.yaml',
+                static fn (Entry $e): Material => new Material(
+                    $e->text('code'),
+                    $e->number('density', 0.5, 8),
+                    (int) $e->number('open_days', 1, 3650),
+                    (int) $e->number('keeps_days', 30, 7300),
+                ),
+            ),
             prices: $reader->prices($files),
             alike: $reader->alike($files),
         );
@@ -158,7 +188,15 @@ final class KnowledgeReader
             $entry->wrong('every_hours', 'or every_months must say when it comes round');
         }
 
-        return new ServiceItem($entry->text('code'), $entry->text('name'), $entry->needs(), $entry->textOrNull('guide'), $hours, $months, $entry->number('minutes', 1, 240));
+        return new ServiceItem(
+            $entry->text('code'),
+            $entry->text('name'),
+            $entry->needs(),
+            $entry->textOrNull('guide'),
+            $hours,
+            $months,
+            $entry->number('minutes', 1, 240),
+        );
     }
 
     /**
@@ -196,7 +234,13 @@ final class KnowledgeReader
 
     private function safetyQuestion(Entry $entry): SafetyQuestion
     {
-        return new SafetyQuestion($entry->text('code'), $entry->text('ask'), $entry->text('finding'), $entry->yes('measured'), $entry->codes('words'));
+        return new SafetyQuestion(
+            $entry->text('code'),
+            $entry->text('ask'),
+            $entry->text('finding'),
+            $entry->yes('measured'),
+            $entry->codes('words'),
+        );
     }
 
     /** @param  array<string, mixed>  $files */

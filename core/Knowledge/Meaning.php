@@ -13,8 +13,13 @@ final readonly class Meaning
      * @param  string|null  $key  of the result the limit is for
      * @param  list<string>  $unless  verdicts that settle nothing
      */
-    public function __construct(public array $verdicts, public array $states, public ?string $key, public ?Limit $limit, public array $unless)
-    {
+    public function __construct(
+        public array $verdicts,
+        public array $states,
+        public ?string $key,
+        public ?Limit $limit,
+        public array $unless,
+    ) {
     }
 
     /**

@@ -14,7 +14,14 @@ final readonly class Position
      * @param  float|null  $lifeHours  this family’s own usual life; nothing for the part class’s
      * @param  int  $count  how many pieces sit in it at most
      */
-    public function __construct(public string $code, public string $name, public string $subsystem, public string $partClass, public int $faces = 1, public ?float $lifeHours = null, public int $count = 1)
-    {
+    public function __construct(
+        public string $code,
+        public string $name,
+        public string $subsystem,
+        public string $partClass,
+        public int $faces = 1,
+        public ?float $lifeHours = null,
+        public int $count = 1,
+    ) {
     }
 }

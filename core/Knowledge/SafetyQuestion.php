@@ -11,7 +11,12 @@ final readonly class SafetyQuestion
      * @param  bool  $measured  nobody knows it without measuring: not checked until somebody did
      * @param  list<string>  $words  what a customer may say that raises it
      */
-    public function __construct(public string $code, public string $ask, public string $finding, public bool $measured = false, public array $words = [])
-    {
+    public function __construct(
+        public string $code,
+        public string $ask,
+        public string $finding,
+        public bool $measured = false,
+        public array $words = [],
+    ) {
     }
 }

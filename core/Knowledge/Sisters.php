@@ -23,6 +23,10 @@ final readonly class Sisters
             return false;
         }
 
-        return $this->part === null || in_array($this->part, array_map(static fn (Position $p): string => $p->partClass, $family->positions), true);
+        return $this->part === null || in_array(
+            $this->part,
+            array_map(static fn (Position $p): string => $p->partClass, $family->positions),
+            true,
+        );
     }
 }

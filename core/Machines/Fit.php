@@ -27,10 +27,16 @@ final readonly class Fit
      */
     public static function read(array $said, Knowledge $knowledge): self
     {
-        $positions = array_merge(...array_values(array_map(static fn (Family $f): array => array_keys($f->positions), $knowledge->families)));
+        $positions = array_merge(...array_values(array_map(
+            static fn (Family $f): array => array_keys($f->positions),
+            $knowledge->families,
+        )));
         $traits = [];
         foreach (is_array($said['traits'] ?? null) ? $said['traits'] : [] as $trait => $value) {
-            $values = array_unique(array_filter(array_map(static fn (Family $f): ?string => $f->traits[$trait] ?? null, array_values($knowledge->families))));
+            $values = array_unique(array_filter(array_map(
+                static fn (Family $f): ?string => $f->traits[$trait] ?? null,
+                array_values($knowledge->families),
+            )));
             if ($values === []) {
                 throw InputError::at('fits', "No family has a trait “{$trait}”.");
             }
@@ -82,7 +88,10 @@ final readonly class Fit
      */
     private static function all(mixed $said, string $what, array $known): array
     {
-        return array_values(array_unique(array_map(static fn (mixed $code): string => self::known(is_string($code) ? $code : '', $what, $known), is_array($said) ? $said : [])));
+        return array_values(array_unique(array_map(
+            static fn (mixed $code): string => self::known(is_string($code) ? $code : '', $what, $known),
+            is_array($said) ? $said : [],
+        )));
     }
 
     /** @param  list<string>  $known */

@@ -30,12 +30,29 @@ final readonly class Seat
     {
         $refusals = [];
         if ($class !== $this->position->partClass && ! in_array($this->position->partClass, $standsInFor, true)) {
-            $refusals[] = sprintf('“%s” is a %s; %s takes a %s.', $name, $this->named($class), $this->position->name, $this->named($this->position->partClass));
+            $refusals[] = sprintf(
+                '“%s” is a %s; %s takes a %s.',
+                $name,
+                $this->named($class),
+                $this->position->name,
+                $this->named($this->position->partClass),
+            );
         } elseif (! $fit->allows($this->family, $class === $this->position->partClass ? $this->position->code : null)) {
-            $refusals[] = sprintf('“%s” does not fit %s of a %s: %s.', $name, $this->position->name, $this->family->name, $this->because($fit));
+            $refusals[] = sprintf(
+                '“%s” does not fit %s of a %s: %s.',
+                $name,
+                $this->position->name,
+                $this->family->name,
+                $this->because($fit),
+            );
         }
         if ($count > $this->position->count) {
-            $refusals[] = sprintf('%s has %s, not %d.', $this->position->name, $this->position->count === 1 ? 'one place' : "{$this->position->count} places", $count);
+            $refusals[] = sprintf(
+                '%s has %s, not %d.',
+                $this->position->name,
+                $this->position->count === 1 ? 'one place' : "{$this->position->count} places",
+                $count,
+            );
         }
 
         return $refusals;
@@ -50,13 +67,21 @@ final readonly class Seat
     {
         foreach ($fit->traits as $trait => $value) {
             if (isset($this->family->traits[$trait]) && $this->family->traits[$trait] !== $value) {
-                return sprintf('it is for %s %s, and this one has %s', str_replace('_', ' ', $trait), $value, $this->family->traits[$trait]);
+                return sprintf(
+                    'it is for %s %s, and this one has %s',
+                    str_replace('_', ' ', $trait),
+                    $value,
+                    $this->family->traits[$trait],
+                );
             }
         }
         $families = array_map(fn (string $code): string => $this->knowledge->families[$code]->name ?? $code, $fit->families);
 
         return $families !== [] && ! in_array($this->family->code, $fit->families, true)
             ? 'it fits '.implode(', ', $families)
-            : 'it fits '.implode(', ', array_map(fn (string $code): string => $this->family->positions[$code]->name ?? $code, $fit->positions));
+            : 'it fits '.implode(
+                ', ',
+                array_map(fn (string $code): string => $this->family->positions[$code]->name ?? $code, $fit->positions),
+            );
     }
 }

@@ -21,8 +21,13 @@ final readonly class ServiceDue
      * @param  float  $share  how much of the way is gone, over 1 when it is over
      * @param  bool  $everDone  it was noted as done here before
      */
-    private function __construct(public ServiceItem $item, public ?float $hoursLeft, public ?float $daysLeft, public float $share, public bool $everDone)
-    {
+    private function __construct(
+        public ServiceItem $item,
+        public ?float $hoursLeft,
+        public ?float $daysLeft,
+        public float $share,
+        public bool $everDone,
+    ) {
     }
 
     /**
@@ -63,10 +68,16 @@ final readonly class ServiceDue
         }
         $said = [];
         if ($this->hoursLeft !== null) {
-            $said[] = [1 - $this->hoursLeft / (float) $this->item->everyHours, $this->hoursLeft <= 0 ? round(-$this->hoursLeft).' h over' : 'in '.round($this->hoursLeft).' h'];
+            $said[] = [
+                1 - $this->hoursLeft / (float) $this->item->everyHours,
+                $this->hoursLeft <= 0 ? round(-$this->hoursLeft).' h over' : 'in '.round($this->hoursLeft).' h',
+            ];
         }
         if ($this->daysLeft !== null) {
-            $said[] = [1 - $this->daysLeft / ((float) $this->item->everyMonths * self::MONTH), $this->daysLeft <= 0 ? self::span(-$this->daysLeft).' over' : 'in '.self::span($this->daysLeft)];
+            $said[] = [
+                1 - $this->daysLeft / ((float) $this->item->everyMonths * self::MONTH),
+                $this->daysLeft <= 0 ? self::span(-$this->daysLeft).' over' : 'in '.self::span($this->daysLeft),
+            ];
         }
         usort($said, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
 

@@ -62,10 +62,17 @@ final readonly class Tag
     {
         $code = strtoupper((string) preg_replace('/[\s\-–·.]+/u', '', $typed));
         if (preg_match('/^(['.self::LETTERS.']{2})(['.self::DIGITS.']{3,7})(['.self::LETTERS.'])$/', $code, $part) !== 1) {
-            throw InputError::at('tag', 'A tag is two letters, three digits or more and a letter, such as '.self::nth('TR', 0)->text().". It uses only the letters H K M R T W X and the digits 2 3 4 6 7 8 9. “{$typed}” is none.");
+            throw InputError::at(
+                'tag',
+                'A tag is two letters, three digits or more and a letter, such as '.self::nth('TR', 0)->text()
+                    .". It uses only the letters H K M R T W X and the digits 2 3 4 6 7 8 9. “{$typed}” is none.",
+            );
         }
         if (self::checkLetter($part[1].$part[2]) !== $part[3]) {
-            throw InputError::at('tag', "The check letter of “{$typed}” does not fit: one character was misread. Read the label once more.");
+            throw InputError::at(
+                'tag',
+                "The check letter of “{$typed}” does not fit: one character was misread. Read the label once more.",
+            );
         }
 
         return new self($part[1], $part[2], $part[3]);
@@ -73,7 +80,10 @@ final readonly class Tag
 
     public static function looksLikeOne(string $typed): bool
     {
-        return preg_match('/^['.self::LETTERS.']{2}['.self::DIGITS.']{3,7}['.self::LETTERS.']$/', strtoupper((string) preg_replace('/[\s\-]+/', '', $typed))) === 1;
+        return preg_match(
+            '/^['.self::LETTERS.']{2}['.self::DIGITS.']{3,7}['.self::LETTERS.']$/',
+            strtoupper((string) preg_replace('/[\s\-]+/', '', $typed)),
+        ) === 1;
     }
 
     /** As printed: TR-222-R. */

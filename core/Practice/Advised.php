@@ -33,7 +33,8 @@ final readonly class Advised implements Way
             'on_shelf' => array_keys($this->knowledge->partClasses),
         ], $this->knowledge));
         $step = $diagnosis->next[0] ?? null;
-        if ($step === null || ($step->kind === 'mend' && $diagnosis->noneLeads() && $diagnosis->probability($step->code) < Likeliest::LONG_SHOT)) {
+        if ($step === null
+            || ($step->kind === 'mend' && $diagnosis->noneLeads() && $diagnosis->probability($step->code) < Likeliest::LONG_SHOT)) {
             return Move::handOver();
         }
 

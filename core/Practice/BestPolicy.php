@@ -97,7 +97,14 @@ final class BestPolicy
                 $cost = $alive * $this->minutes($look);
                 if ($cost < $best) {
                     [$yes, $no] = $this->split($worlds, $j);
-                    $best = min($best, $cost + $this->value($yes, substr_replace($answers, '1', $j, 1), $mended) + $this->value($no, substr_replace($answers, '0', $j, 1), $mended));
+                    $best = min(
+                        $best,
+                        $cost + $this->value(
+                            $yes,
+                            substr_replace($answers, '1', $j, 1),
+                            $mended,
+                        ) + $this->value($no, substr_replace($answers, '0', $j, 1), $mended),
+                    );
                 }
             }
         }
@@ -129,12 +136,17 @@ final class BestPolicy
                 $findings[$this->knowledge->checks[$look]->yields[0]] = $answers[$j] === '1' ? 'present' : 'absent';
             }
         }
-        $ruledOut = array_values(array_filter($this->faults, fn (string $code): bool => ($mended >> (int) array_search($code, $this->faults, true) & 1) === 1));
+        $ruledOut = array_values(array_filter(
+            $this->faults,
+            fn (string $code): bool => ($mended >> (int) array_search($code, $this->faults, true) & 1) === 1,
+        ));
         $move = $way->next(new BrokenMachine('any', [], [], [RandomTrade::COMPLAINT], []), $findings, $done, $ruledOut);
         if ($move->fault !== null) {
             $i = (int) array_search($move->fault, $this->faults, true);
 
-            return $this->inVain($worlds, $mended, $i) * $this->knowledge->faults[$move->fault]->mend()->minutes + $this->played($way, $worlds, $answers, $mended | 1 << $i, $done);
+            return $this->inVain($worlds, $mended, $i) * $this->knowledge->faults[$move->fault]
+                ->mend()->minutes + $this
+                ->played($way, $worlds, $answers, $mended | 1 << $i, $done);
         }
         if ($move->checks === []) {
             return $alive * $this->knowledge->bench->comeback;

@@ -15,8 +15,15 @@ final readonly class BrokenMachine
      * @param  list<string>  $has  every fault it has, also those nobody complains of
      * @param  bool  $unheardOf  what is wrong with it stands on nobody’s list
      */
-    public function __construct(public string $name, public array $traits, public array $truth, public array $told, public array $shows, public array $has = [], public bool $unheardOf = false)
-    {
+    public function __construct(
+        public string $name,
+        public array $traits,
+        public array $truth,
+        public array $told,
+        public array $shows,
+        public array $has = [],
+        public bool $unheardOf = false,
+    ) {
     }
 
     /** The same machine, with what is wrong with it on nobody’s list. */

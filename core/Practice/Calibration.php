@@ -13,7 +13,10 @@ final readonly class Calibration
 {
     private const BINS = 10;
 
-    /** @param  list<array{from: float, to: float, count: int, told: float, was: float}>  $rows  tenths that have any; told and was are means, 0 to 1 */
+    /**
+     * @param  list<array{from: float, to: float, count: int, told: float, was: float}>  $rows  tenths that have any; told and was
+     *   are means, 0 to 1
+     */
     private function __construct(public array $rows, public float $brier, public int $count)
     {
     }

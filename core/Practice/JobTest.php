@@ -26,8 +26,12 @@ final readonly class JobTest
      * @param  float  $proving  minutes each mend in vain costs besides its own
      * @param  bool  $second  a machine that is handed over goes on by the checklist, besides the hour that costs
      */
-    public function __construct(private Knowledge $knowledge, private array $checklist, private float $proving = 0.0, private bool $second = false)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private array $checklist,
+        private float $proving = 0.0,
+        private bool $second = false,
+    ) {
     }
 
     /**
@@ -57,7 +61,11 @@ final readonly class JobTest
      */
     public function played(array $machines, Way $way): array
     {
-        $bench = new Bench($this->knowledge, $this->proving, $this->second ? new Listed($this->knowledge, $this->checklist, self::SURE) : null);
+        $bench = new Bench(
+            $this->knowledge,
+            $this->proving,
+            $this->second ? new Listed($this->knowledge, $this->checklist, self::SURE) : null,
+        );
 
         return array_map(static fn (BrokenMachine $machine): Played => $bench->play($machine, $way), $machines);
     }
@@ -73,7 +81,10 @@ final readonly class JobTest
         $diagnose = new Diagnose($this->knowledge);
         $told = [];
         foreach ($machines as $machine) {
-            $case = CaseFile::read(['traits' => $machine->traits, 'findings' => $machine->answer($machine->told), 'untold' => $untold], $this->knowledge);
+            $case = CaseFile::read(
+                ['traits' => $machine->traits, 'findings' => $machine->answer($machine->told), 'untold' => $untold],
+                $this->knowledge,
+            );
             foreach ($diagnose->suspectsOf($case) as $suspect) {
                 if ($suspect->explains !== []) {
                     $told[] = [$suspect->probability, in_array($suspect->code, $machine->has, true)];

@@ -32,7 +32,10 @@ final readonly class Listed implements Way
     public function next(BrokenMachine $machine, array $findings, array $done, array $ruledOut): Move
     {
         $ruledOut = [...$ruledOut, ...($machine->unheardOf ? $machine->truth : [])];
-        $case = CaseFile::read(['traits' => $machine->traits, 'findings' => $findings, 'untold' => 'weigh', 'ruled_out' => $ruledOut], $this->knowledge);
+        $case = CaseFile::read(
+            ['traits' => $machine->traits, 'findings' => $findings, 'untold' => 'weigh', 'ruled_out' => $ruledOut],
+            $this->knowledge,
+        );
         $suspects = $this->diagnose->suspectsOf($case);
         $inQuestion = array_values(array_filter($suspects, static fn (Suspect $s): bool => $s->explains !== []));
         if ($inQuestion !== [] && $inQuestion[0]->probability >= $this->sure) {

@@ -8,7 +8,8 @@ namespace OddBench\Practice;
 final readonly class Played
 {
     /**
-     * @param  float  $minutes  bench minutes until the last true fault was settled: every look with the way into its state, every mend that was none
+     * @param  float  $minutes  bench minutes until the last true fault was settled: every look with the way into its state, every
+     *   mend that was none
      * @param  float  $rightMinutes  the minutes of the mends that were right; the same whichever way is taken
      * @param  list<string>  $looks  checks in the order they were done
      * @param  list<string>  $wrong  faults mended in vain

@@ -30,7 +30,25 @@ final class RandomTrade
         for ($i = 1; $i <= $looks; $i++) {
             $findings["finding-{$i}"] = self::finding("finding-{$i}");
             $state = State::cases()[$random->getInt(0, 4)];
-            $checks["look-{$i}"] = new Check("look-{$i}", "look {$i}", $random->getInt(1, 10), $state, false, false, false, false, ["finding-{$i}"], [], [], [], null, null, null, [], null);
+            $checks["look-{$i}"] = new Check(
+                "look-{$i}",
+                "look {$i}",
+                $random->getInt(1, 10),
+                $state,
+                false,
+                false,
+                false,
+                false,
+                ["finding-{$i}"],
+                [],
+                [],
+                [],
+                null,
+                null,
+                null,
+                [],
+                null,
+            );
         }
         $faults = [];
         $many = $random->getInt(2, 5);
@@ -40,7 +58,23 @@ final class RandomTrade
                 $shows['finding-'.substr((string) $look, 5)] = Strength::cases()[$random->getInt(0, 3)]->probability();
             }
             $mend = new Mend(null, 'mend it', $random->getInt(5, 50), ['bed'], []);
-            $faults["fault-{$i}"] = new Fault("fault-{$i}", "fault {$i}", 'Made up', $random->getInt(5, 90), [], $shows, 'made up', null, [$mend], false, [], [], [], null, self::settling($shows));
+            $faults["fault-{$i}"] = new Fault(
+                "fault-{$i}",
+                "fault {$i}",
+                'Made up',
+                $random->getInt(5, 90),
+                [],
+                $shows,
+                'made up',
+                null,
+                [$mend],
+                false,
+                [],
+                [],
+                [],
+                null,
+                self::settling($shows),
+            );
         }
         $reach = ['cold' => 0.0, 'unplugged' => 0.5, 'powered' => 1.0, 'hot' => 4.0, 'open' => 4.0];
 

@@ -61,7 +61,11 @@ final readonly class SampledMachines
      */
     public static function withUnheardOf(array $machines): array
     {
-        return array_map(static fn (BrokenMachine $machine, int $i): BrokenMachine => $i % 10 === 9 ? $machine->asUnheardOf() : $machine, $machines, array_keys($machines));
+        return array_map(
+            static fn (BrokenMachine $machine, int $i): BrokenMachine => $i % 10 === 9 ? $machine->asUnheardOf() : $machine,
+            $machines,
+            array_keys($machines),
+        );
     }
 
     private function one(string $name): ?BrokenMachine
@@ -105,7 +109,10 @@ final readonly class SampledMachines
      */
     private function told(array $shows): array
     {
-        return array_values(array_filter($this->random->shuffleArray(array_keys($shows)), fn (string $code): bool => $this->chance($this->knowledge->findings[$code]->told)));
+        return array_values(array_filter(
+            $this->random->shuffleArray(array_keys($shows)),
+            fn (string $code): bool => $this->chance($this->knowledge->findings[$code]->told),
+        ));
     }
 
     private function chance(float $probability): bool

@@ -52,9 +52,23 @@ final readonly class Score
         $all = self::of(array_merge([], ...$draws));
         $means = array_map(static fn (array $played): float => self::of($played)->mean, $draws);
         $middle = array_sum($means) / max(1, count($means));
-        $spread = count($means) < 2 ? null : sqrt(array_sum(array_map(static fn (float $m): float => ($m - $middle) ** 2, $means)) / (count($means) - 1));
+        $spread = count($means) < 2 ? null : sqrt(array_sum(array_map(
+            static fn (float $m): float => ($m - $middle) ** 2,
+            $means,
+        )) / (count($means) - 1));
 
-        return new self($all->machines, $all->settled, $all->median, $all->ninetieth, $all->mean, $all->looks, $all->inVain, $all->gravelyInVain, $all->handed, $spread);
+        return new self(
+            $all->machines,
+            $all->settled,
+            $all->median,
+            $all->ninetieth,
+            $all->mean,
+            $all->looks,
+            $all->inVain,
+            $all->gravelyInVain,
+            $all->handed,
+            $spread,
+        );
     }
 
     /** @param  list<float>  $sorted */

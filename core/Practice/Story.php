@@ -62,6 +62,12 @@ final readonly class Story
     /** @param  array<string, string>  $traits  of its family */
     public function machine(array $traits): BrokenMachine
     {
-        return new BrokenMachine($this->code, $traits, $this->truth, $this->told, array_fill_keys([...$this->told, ...array_merge([], ...array_values($this->looks))], true));
+        return new BrokenMachine(
+            $this->code,
+            $traits,
+            $this->truth,
+            $this->told,
+            array_fill_keys([...$this->told, ...array_merge([], ...array_values($this->looks))], true),
+        );
     }
 }

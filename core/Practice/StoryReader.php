@@ -90,7 +90,19 @@ final class StoryReader
             $entry->wrong('truth', 'must name at least one fault');
         }
 
-        return new Story($entry->text('code'), $family, $entry->text('says'), $told, $not, $looks, $truth === [] ? [''] : $truth, $either, $first, $mended, $entry->yes('powerless'));
+        return new Story(
+            $entry->text('code'),
+            $family,
+            $entry->text('says'),
+            $told,
+            $not,
+            $looks,
+            $truth === [] ? [''] : $truth,
+            $either,
+            $first,
+            $mended,
+            $entry->yes('powerless'),
+        );
     }
 
     /** @return array<string, list<string>> */

@@ -16,7 +16,8 @@ final readonly class Owed
     /** Does a measured value pass? A proof without limits is judged by eye. */
     public function passes(float $value): bool
     {
-        return ($this->proof->least === null || $value >= $this->proof->least) && ($this->proof->most === null || $value <= $this->proof->most);
+        return ($this->proof->least === null || $value >= $this->proof->least)
+            && ($this->proof->most === null || $value <= $this->proof->most);
     }
 
     /** The limits in words, such as “97 to 103 mm”; empty when there are none. */

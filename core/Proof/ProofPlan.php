@@ -77,7 +77,9 @@ final readonly class ProofPlan implements Computation
         }
         $owed = [];
         foreach ($this->knowledge->proofs as $proof) {
-            $because = $traits->allow($proof->needs) ? $this->because($proof, $reasons) ?? (in_array($proof->code, $due, true) ? self::DUE : null) : null;
+            $because = $traits->allow($proof->needs)
+                ? $this->because($proof, $reasons) ?? (in_array($proof->code, $due, true) ? self::DUE : null)
+                : null;
             if ($because !== null) {
                 $owed[] = new Owed($proof, $because);
             }
@@ -119,7 +121,12 @@ final readonly class ProofPlan implements Computation
             $position = $positions[$code] ?? null;
             $subsystem = isset($this->knowledge->subsystems[$code]) ? $code : $position?->subsystem;
             if ($subsystem === null) {
-                throw InputError::unknown("touched.{$i}", 'subsystem or position', $code, [...array_keys($this->knowledge->subsystems), ...array_keys($positions)]);
+                throw InputError::unknown(
+                    "touched.{$i}",
+                    'subsystem or position',
+                    $code,
+                    [...array_keys($this->knowledge->subsystems), ...array_keys($positions)],
+                );
             }
             $reasons[] = new Reason('touched', $position->name ?? $this->knowledge->subsystems[$code], $subsystem);
         }

@@ -61,10 +61,16 @@ final class ProvedByLog
         $ends = $asked[count($asked) - 1]->at;
         $reached = self::stands($asked, $target);
         if ($ends - $reached < self::HELD_S) {
-            throw InputError::at('log', sprintf('The log ends %.0f s after it reached its temperature; three minutes are held.', $ends - $reached));
+            throw InputError::at(
+                'log',
+                sprintf('The log ends %.0f s after it reached its temperature; three minutes are held.', $ends - $reached),
+            );
         }
 
-        $strayed = round(max(array_map(static fn (HeatSample $s): float => $s->at >= $ends - self::HELD_S ? abs($s->actual - $target) : 0.0, $asked)), 2);
+        $strayed = round(
+            max(array_map(static fn (HeatSample $s): float => $s->at >= $ends - self::HELD_S ? abs($s->actual - $target) : 0.0, $asked)),
+            2,
+        );
         $judged = (new ThermalLog)->compute($input);
         if ($strayed <= HeatStep::SWING_C && in_array($judged['verdict'], ['out', 'inconclusive'], true)) {
             // a sensor that hangs strays by nothing, and a firmware that stopped held until then
@@ -83,7 +89,12 @@ final class ProvedByLog
     {
         $target = max(array_map(static fn (HeatSample $s): float => $s->target, $samples));
         [$period, $hysteresis] = self::RUNAWAY[$heater];
-        $judged = (new RunawayTest)->compute([...$input, 'cooling_began_s' => self::stands($samples, $target), 'period_s' => $period, 'hysteresis_c' => $hysteresis]);
+        $judged = (new RunawayTest)->compute([
+            ...$input,
+            'cooling_began_s' => self::stands($samples, $target),
+            'period_s' => $period,
+            'hysteresis_c' => $hysteresis,
+        ]);
         if (is_float($judged['tripped_after_s'] ?? null) || is_int($judged['tripped_after_s'] ?? null)) {
             return round((float) $judged['tripped_after_s'], 1);
         }

@@ -16,8 +16,13 @@ final readonly class Reason
      * @param  string|null  $partClass  what was fitted
      * @param  string|null  $fault  what was mended
      */
-    public function __construct(public string $kind, public string $name, public ?string $subsystem = null, public ?string $partClass = null, public ?string $fault = null)
-    {
+    public function __construct(
+        public string $kind,
+        public string $name,
+        public ?string $subsystem = null,
+        public ?string $partClass = null,
+        public ?string $fault = null,
+    ) {
     }
 
     public function owes(Proof $proof): bool

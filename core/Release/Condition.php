@@ -47,7 +47,10 @@ final readonly class Condition
                 $down($to, "{$why}: ".self::named($names));
             }
         }
-        $unknown = array_map(static fn (WornPosition $p): string => $p->name, array_filter($positions, static fn (WornPosition $p): bool => $p->life !== null && $p->hours === null));
+        $unknown = array_map(
+            static fn (WornPosition $p): string => $p->name,
+            array_filter($positions, static fn (WornPosition $p): bool => $p->life !== null && $p->hours === null),
+        );
         if ($unknown !== []) {
             $down(Grade::Used, 'Hours not known: '.self::named(array_values($unknown)));
         }
@@ -87,7 +90,13 @@ final readonly class Condition
      */
     private static function between(array $positions, float $above, float $most, bool $consumable): array
     {
-        $of = array_values(array_filter($positions, static fn (WornPosition $p): bool => $p->consumable === $consumable && $p->share() !== null && $p->share() > $above && $p->share() <= $most));
+        $of = array_values(array_filter(
+            $positions,
+            static fn (WornPosition $p): bool => $p->consumable === $consumable
+                && $p->share() !== null
+                && $p->share() > $above
+                && $p->share() <= $most,
+        ));
         usort($of, static fn (WornPosition $a, WornPosition $b): int => [$b->share(), $a->name] <=> [$a->share(), $b->name]);
         $whole = static fn (?float $hours): string => number_format((float) $hours, 0, '.', "\u{A0}");
 
@@ -97,6 +106,9 @@ final readonly class Condition
     /** @param  list<string>  $names */
     private static function named(array $names): string
     {
-        return implode(', ', array_slice($names, 0, self::NAMED)).(count($names) > self::NAMED ? ' and '.(count($names) - self::NAMED).' more' : '');
+        return implode(
+            ', ',
+            array_slice($names, 0, self::NAMED),
+        ).(count($names) > self::NAMED ? ' and '.(count($names) - self::NAMED).' more' : '');
     }
 }

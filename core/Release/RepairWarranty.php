@@ -32,13 +32,19 @@ final readonly class RepairWarranty
             throw InputError::at('warrantyDays', 'The warranty of the repair lasts 0 to 1825 days.');
         }
         if ($hours !== null && ($hours < 1 || $hours > 20_000)) {
-            throw InputError::at('warrantyHours', 'The warranty of the repair lasts 1 to 20,000 print hours; leave it empty when only the days count.');
+            throw InputError::at(
+                'warrantyHours',
+                'The warranty of the repair lasts 1 to 20,000 print hours; leave it empty when only the days count.',
+            );
         }
         if ($days === 0) {
             return null;
         }
 
-        return new self(date('Y-m-d', (int) strtotime("{$signedOut} 12:00 UTC +{$days} days")), $hours === null || $counter === null ? null : $counter + $hours);
+        return new self(
+            date('Y-m-d', (int) strtotime("{$signedOut} 12:00 UTC +{$days} days")),
+            $hours === null || $counter === null ? null : $counter + $hours,
+        );
     }
 
     /**

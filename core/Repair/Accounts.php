@@ -36,7 +36,14 @@ final class Accounts
             $accounts->connectors($step, $done);
             $accounts->parts($step, $done);
             if ($done !== null && ! $done->finished) {
-                $accounts->others[] = new Difference('pass', "second pass of “{$step->off}”", 1, 0, 'It is on after the first pass only: '.($step->secondPass ?? 'tighten it').'.', [$step->id]);
+                $accounts->others[] = new Difference(
+                    'pass',
+                    "second pass of “{$step->off}”",
+                    1,
+                    0,
+                    'It is on after the first pass only: '.($step->secondPass ?? 'tighten it').'.',
+                    [$step->id],
+                );
             }
         }
 
@@ -49,7 +56,14 @@ final class Accounts
         $differences = [];
         foreach ($this->sizes as $size => $account) {
             if ($account['why'] !== []) {
-                $differences[] = new Difference('fastener', $size, $account['out'], $account['in'], implode(' ', $account['why']), array_values(array_unique($account['steps'])));
+                $differences[] = new Difference(
+                    'fastener',
+                    $size,
+                    $account['out'],
+                    $account['in'],
+                    implode(' ', $account['why']),
+                    array_values(array_unique($account['steps'])),
+                );
             }
         }
 
@@ -85,7 +99,13 @@ final class Accounts
             $this->gap($step, $step->out($size), $count, $done === null, $over);
         }
         foreach (array_filter($over) as $size => $count) {
-            $this->why($size, $step, $step->fasteners === [] || array_sum($step->places()) === 0 ? "{$count} went in at “{$step->off}”, where none came out." : "{$count} more went in at “{$step->off}” than came out.");
+            $this->why(
+                $size,
+                $step,
+                $step->fasteners === [] || array_sum($step->places()) === 0
+                    ? "{$count} went in at “{$step->off}”, where none came out."
+                    : "{$count} more went in at “{$step->off}” than came out.",
+            );
         }
     }
 
@@ -111,7 +131,11 @@ final class Accounts
             $count -= $stands;
             $this->substitutes[] = $judged;
             if (! $judged->safe) {
-                $this->why($size, $step, "At “{$step->off}” {$stands} {$fitted} ".($stands === 1 ? 'stands' : 'stand')." in: {$judged->because}");
+                $this->why(
+                    $size,
+                    $step,
+                    "At “{$step->off}” {$stands} {$fitted} ".($stands === 1 ? 'stands' : 'stand')." in: {$judged->because}",
+                );
             }
         }
         if ($count > 0) {
@@ -127,27 +151,59 @@ final class Accounts
         if ($in?->screw === null || $out->size->screw === null) {
             return null;
         }
-        $asked = ['length_mm' => $in->screw->lengthMm, 'diameter_mm' => $in->screw->diameterMm, 'head' => $in->judgedHead(), 'replaces' => trim("{$out->size->screw->designation()} {$out->size->judgedHead()}"), 'into' => $out->into, 'engagement_mm' => $out->engagementMm, 'room_mm' => $out->roomMm];
+        $asked = [
+            'length_mm' => $in->screw->lengthMm,
+            'diameter_mm' => $in->screw->diameterMm,
+            'head' => $in->judgedHead(),
+            'replaces' => trim("{$out->size->screw->designation()} {$out->size->judgedHead()}"),
+            'into' => $out->into,
+            'engagement_mm' => $out->engagementMm,
+            'room_mm' => $out->roomMm,
+        ];
         try {
             $judged = (new Fastener)->compute($asked);
         } catch (InputError $e) {
             return new Substitute($step->id, $out->size->name, $fitted, false, $e->getMessage());
         }
 
-        return new Substitute($step->id, $out->size->name, $fitted, $judged['safe'] === true, is_string($judged['because'] ?? null) ? $judged['because'] : '');
+        return new Substitute(
+            $step->id,
+            $out->size->name,
+            $fitted,
+            $judged['safe'] === true,
+            is_string($judged['because'] ?? null) ? $judged['because'] : '',
+        );
     }
 
     private function connectors(TeardownStep $step, ?StepBack $done): void
     {
         foreach (array_diff($step->connectors, $done->connectors ?? []) as $socket) {
-            $this->others[] = new Difference('connector', $socket, 1, 0, $done === null ? "Unplugged at “{$step->off}”, which is not back yet." : "“{$step->off}” is back, but nobody said that its plug is in {$socket} again.", [$step->id]);
+            $this->others[] = new Difference(
+                'connector',
+                $socket,
+                1,
+                0,
+                $done === null
+                    ? "Unplugged at “{$step->off}”, which is not back yet."
+                    : "“{$step->off}” is back, but nobody said that its plug is in {$socket} again.",
+                [$step->id],
+            );
         }
     }
 
     private function parts(TeardownStep $step, ?StepBack $done): void
     {
         foreach (array_diff($step->parts, array_map(strval(...), array_keys($done->parts ?? []))) as $part) {
-            $this->others[] = new Difference('part', $part, 1, 0, $done === null ? "Taken out at “{$step->off}”, which is not back yet." : "Taken out at “{$step->off}”: put back, a new one fitted, or written off? Nobody said.", [$step->id]);
+            $this->others[] = new Difference(
+                'part',
+                $part,
+                1,
+                0,
+                $done === null
+                    ? "Taken out at “{$step->off}”, which is not back yet."
+                    : "Taken out at “{$step->off}”: put back, a new one fitted, or written off? Nobody said.",
+                [$step->id],
+            );
         }
     }
 

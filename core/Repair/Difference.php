@@ -12,7 +12,13 @@ final readonly class Difference
      * @param  string  $what  a size, a socket, a part
      * @param  list<string>  $steps  where
      */
-    public function __construct(public string $kind, public string $what, public int $out, public int $in, public string $because, public array $steps)
-    {
+    public function __construct(
+        public string $kind,
+        public string $what,
+        public int $out,
+        public int $in,
+        public string $because,
+        public array $steps,
+    ) {
     }
 }

@@ -18,11 +18,32 @@ final readonly class FastenerSize
     ];
 
     private const THINGS = [
-        'nut' => 'nut', 'nuts' => 'nut', 'tnut' => 't-nut', 't-nut' => 't-nut', 't-nuts' => 't-nut', 'locknut' => 'locking nut', 'locking nut' => 'locking nut',
+        'nut' => 'nut',
+        'nuts' => 'nut',
+        'tnut' => 't-nut',
+        't-nut' => 't-nut',
+        't-nuts' => 't-nut',
+        'locknut' => 'locking nut',
+        'locking nut' => 'locking nut',
         'washer' => 'washer', 'washers' => 'washer', 'insert' => 'insert', 'standoff' => 'standoff',
     ];
 
-    private const LOOSE = ['spring', 'clip', 'collar clip', 'locking nut', 'spacer', 'eccentric nut', 'pin', 'magnet', 'ball', 'circlip', 'cable tie', 'sock', 'shim', 'bearing'];
+    private const LOOSE = [
+        'spring',
+        'clip',
+        'collar clip',
+        'locking nut',
+        'spacer',
+        'eccentric nut',
+        'pin',
+        'magnet',
+        'ball',
+        'circlip',
+        'cable tie',
+        'sock',
+        'shim',
+        'bearing',
+    ];
 
     private function __construct(public string $name, public ?Screw $screw = null, public ?string $head = null)
     {
@@ -36,7 +57,11 @@ final readonly class FastenerSize
             $screw = Screw::read($found[1]);
             $head = $found[2] === '' ? null : (self::HEADS[$found[2]] ?? null);
 
-            return $screw === null || ($found[2] !== '' && $head === null) ? null : new self($screw->designation().($head === null ? '' : " {$head}"), $screw, $head);
+            return $screw === null || ($found[2] !== '' && $head === null) ? null : new self(
+                $screw->designation().($head === null ? '' : " {$head}"),
+                $screw,
+                $head,
+            );
         }
         if (preg_match('/^m([\d.]+) (.+)$/u', $text, $found) === 1 && isset(Screw::SIZES[$found[1]], self::THINGS[$found[2]])) {
             return new self("M{$found[1]} ".self::THINGS[$found[2]]);
@@ -52,7 +77,10 @@ final readonly class FastenerSize
     /** What can be read, for messages. */
     public static function readable(): string
     {
-        return 'Write a count and a size: 4 M3x12, 2 M3x8 button, 1 M5 nut, 2 M3 washer, 3 ST2.9x9.5, 1 '.implode(', 1 ', array_slice(self::LOOSE, 0, 3)).'.';
+        return 'Write a count and a size: 4 M3x12, 2 M3x8 button, 1 M5 nut, 2 M3 washer, 3 ST2.9x9.5, 1 '.implode(
+            ', 1 ',
+            array_slice(self::LOOSE, 0, 3),
+        ).'.';
     }
 
     /** The head as the instrument “fastener” knows it; nothing for the others. */

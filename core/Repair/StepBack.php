@@ -15,8 +15,13 @@ final readonly class StepBack
      * @param  array<string, 'back'|'new'|'written-off'>  $parts  part => what became of it
      * @param  bool  $finished  false after the first pass of two
      */
-    public function __construct(public string $id, public array $fasteners, public array $connectors, public array $parts, public bool $finished = true)
-    {
+    public function __construct(
+        public string $id,
+        public array $fasteners,
+        public array $connectors,
+        public array $parts,
+        public bool $finished = true,
+    ) {
     }
 
     /** Everything as it came out. */

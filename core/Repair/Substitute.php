@@ -7,7 +7,12 @@ namespace OddBench\Repair;
 /** A screw that went in where another came out, judged. */
 final readonly class Substitute
 {
-    public function __construct(public string $step, public string $insteadOf, public string $fitted, public bool $safe, public string $because)
-    {
+    public function __construct(
+        public string $step,
+        public string $insteadOf,
+        public string $fitted,
+        public bool $safe,
+        public string $because,
+    ) {
     }
 }

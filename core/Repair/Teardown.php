@@ -27,7 +27,12 @@ final readonly class Teardown implements Computation
         $fields = Fields::of($input);
         $given = $fields->objects('steps', self::MOST_STEPS);
         if ($given === [] || count($given) > self::MOST_STEPS) {
-            throw InputError::at('steps', $given === [] ? 'steps is empty; name at least one thing that came off.' : 'steps holds more than '.self::MOST_STEPS.' steps.');
+            throw InputError::at(
+                'steps',
+                $given === []
+                    ? 'steps is empty; name at least one thing that came off.'
+                    : 'steps holds more than '.self::MOST_STEPS.' steps.',
+            );
         }
         $steps = [];
         foreach ($given as $i => $step) {
@@ -126,7 +131,10 @@ final readonly class Teardown implements Computation
     {
         $text = $fields->text('size');
 
-        return FastenerSize::read($text) ?? throw InputError::at($field, "“{$text}” is no size that can be read. ".FastenerSize::readable());
+        return FastenerSize::read($text) ?? throw InputError::at(
+            $field,
+            "“{$text}” is no size that can be read. ".FastenerSize::readable(),
+        );
     }
 
     private function words(Fields $fields, string $key): ?string
@@ -142,9 +150,19 @@ final readonly class Teardown implements Computation
             $step = $record->sequence->step($id, 'id');
 
             return [
-                'id' => $id, 'on' => $step->off, 'back' => isset($record->back[$id]), 'open' => in_array($id, $open, true), 'needs' => $record->sequence->needs($id),
-                'fasteners' => array_map(static fn (FastenersOut $f): array => ['size' => $f->size->name, 'count' => $f->count + $f->missing], $step->fasteners),
-                'connectors' => $step->connectors, 'way_round' => $step->wayRound, 'caution' => $step->caution, 'undo_first' => $step->undoFirst,
+                'id' => $id,
+                'on' => $step->off,
+                'back' => isset($record->back[$id]),
+                'open' => in_array($id, $open, true),
+                'needs' => $record->sequence->needs($id),
+                'fasteners' => array_map(
+                    static fn (FastenersOut $f): array => ['size' => $f->size->name, 'count' => $f->count + $f->missing],
+                    $step->fasteners,
+                ),
+                'connectors' => $step->connectors,
+                'way_round' => $step->wayRound,
+                'caution' => $step->caution,
+                'undo_first' => $step->undoFirst,
                 'first_pass' => $step->firstPass, 'second_pass' => $step->secondPass, 'check' => $step->check,
             ];
         }, $record->sequence->order);
@@ -152,9 +170,32 @@ final readonly class Teardown implements Computation
 
         return [
             'reassembly' => $reassembly,
-            'differences' => array_map(static fn (Difference $d): array => ['kind' => $d->kind, 'what' => $d->what, 'out' => $d->out, 'in' => $d->in, 'because' => $d->because, 'steps' => $d->steps], $record->accounts->differences()),
-            'substitutes' => array_map(static fn (Substitute $s): array => ['step' => $s->step, 'instead_of' => $s->insteadOf, 'fitted' => $s->fitted, 'safe' => $s->safe, 'because' => $s->because], $record->accounts->substitutes()),
-            'missing_on_opening' => array_map(static fn (string $size, int $count): array => ['size' => $size, 'count' => $count], array_keys($missing), $missing),
+            'differences' => array_map(
+                static fn (Difference $d): array => [
+                    'kind' => $d->kind,
+                    'what' => $d->what,
+                    'out' => $d->out,
+                    'in' => $d->in,
+                    'because' => $d->because,
+                    'steps' => $d->steps,
+                ],
+                $record->accounts->differences(),
+            ),
+            'substitutes' => array_map(
+                static fn (Substitute $s): array => [
+                    'step' => $s->step,
+                    'instead_of' => $s->insteadOf,
+                    'fitted' => $s->fitted,
+                    'safe' => $s->safe,
+                    'because' => $s->because,
+                ],
+                $record->accounts->substitutes(),
+            ),
+            'missing_on_opening' => array_map(
+                static fn (string $size, int $count): array => ['size' => $size, 'count' => $count],
+                array_keys($missing),
+                $missing,
+            ),
             'findings' => $missing === [] ? [] : [self::MISSING],
             'complete' => $record->accounts->differences() === [],
         ];

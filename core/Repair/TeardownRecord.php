@@ -34,7 +34,13 @@ final readonly class TeardownRecord
             }
             $waits = $sequence->waitsFor($done->id, array_map(strval(...), array_keys($byId)));
             if ($waits !== []) {
-                throw InputError::at("done.{$i}.id", "“{$step->off}” goes back only after “".implode('” and “', array_map(static fn (string $id): string => $sequence->step($id, 'id')->off, $waits)).'”.');
+                throw InputError::at(
+                    "done.{$i}.id",
+                    "“{$step->off}” goes back only after “".implode(
+                        '” and “',
+                        array_map(static fn (string $id): string => $sequence->step($id, 'id')->off, $waits),
+                    ).'”.',
+                );
             }
             self::refuseTooMuch($step, $done, "done.{$i}");
             $byId[$done->id] = $done;
@@ -48,7 +54,10 @@ final readonly class TeardownRecord
     {
         $back = array_map(strval(...), array_keys($this->back));
 
-        return array_values(array_filter($this->sequence->order, fn (string $id): bool => ! isset($this->back[$id]) && $this->sequence->waitsFor($id, $back) === []));
+        return array_values(array_filter(
+            $this->sequence->order,
+            fn (string $id): bool => ! isset($this->back[$id]) && $this->sequence->waitsFor($id, $back) === [],
+        ));
     }
 
     /** @return array<string, int> size => places that were empty on opening */

@@ -24,7 +24,10 @@ final readonly class TagOff
             throw InputError::at('cause', 'Say what was the cause and how it was mended.');
         }
         if (preg_match('/\d/', $measurement) !== 1) {
-            throw InputError::at('measurement', 'Give the measurement that shows it is safe, with its figure and unit, such as “0.2 Ω from plug to frame”.');
+            throw InputError::at(
+                'measurement',
+                'Give the measurement that shows it is safe, with its figure and unit, such as “0.2 Ω from plug to frame”.',
+            );
         }
 
         return new self(trim($cause), trim($measurement));

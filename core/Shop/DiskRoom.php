@@ -28,6 +28,10 @@ final readonly class DiskRoom
     /** In words, with the figures. */
     public function words(): string
     {
-        return sprintf('The disk has %s GB left, %.0f %% of it. Make room before it is full: nothing can be kept then.', number_format($this->free / 1e9, 1), 100 * $this->free / $this->total);
+        return sprintf(
+            'The disk has %s GB left, %.0f %% of it. Make room before it is full: nothing can be kept then.',
+            number_format($this->free / 1e9, 1),
+            100 * $this->free / $this->total,
+        );
     }
 }

@@ -12,7 +12,8 @@ namespace OddBench\Stock;
 final readonly class BatchTrace
 {
     /**
-     * @param  array<int, array{sure: int, likely: int, most: int}>  $taken  movement => how many of what it took are of the batch: at least, by first in first out, at most
+     * @param  array<int, array{sure: int, likely: int, most: int}>  $taken  movement => how many of what it took are of the batch:
+     *   at least, by first in first out, at most
      * @param  array{sure: int, likely: int, most: int}  $left  in the bin
      */
     private function __construct(public array $taken, public array $left)

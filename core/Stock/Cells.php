@@ -77,7 +77,10 @@ final readonly class Cells
         }
         $plain = str_replace([' ', "\u{A0}", "\u{202F}", "'"], '', str_replace('−', '-', $text));
         if (preg_match('/[a-zA-Zµ%€$£]/u', $plain) === 1) {
-            throw InputError::at($column, "{$column}: “{$text}” has a unit or a word beside it. Give the bare figure: pieces, or money in the shop’s currency.");
+            throw InputError::at(
+                $column,
+                "{$column}: “{$text}” has a unit or a word beside it. Give the bare figure: pieces, or money in the shop’s currency.",
+            );
         }
         // the last of comma and point is the decimal sign when both stand there; a comma alone is one
         $comma = strrpos($plain, ',');

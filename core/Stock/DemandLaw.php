@@ -115,7 +115,9 @@ final readonly class DemandLaw
         $log = $this->size === null ? -$this->mean : $this->size * (log($this->size) - log($this->size + $this->mean));
         for ($k = 0; ; $k++) {
             yield $k => exp($log);
-            $log += $this->size === null ? log($this->mean / ($k + 1)) : log(($k + $this->size) / ($k + 1) * $this->mean / ($this->mean + $this->size));
+            $log += $this->size === null
+                ? log($this->mean / ($k + 1))
+                : log(($k + $this->size) / ($k + 1) * $this->mean / ($this->mean + $this->size));
         }
     }
 }

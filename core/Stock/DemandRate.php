@@ -23,8 +23,13 @@ final readonly class DemandRate
      * @param  float  $events  how many were asked for in all of the history; 0 where a rate is given
      * @param  int  $weeks  its length
      */
-    private function __construct(public float $mean, public float $variance, public string $method, public float $events = 0.0, public int $weeks = 0)
-    {
+    private function __construct(
+        public float $mean,
+        public float $variance,
+        public string $method,
+        public float $events = 0.0,
+        public int $weeks = 0,
+    ) {
     }
 
     /** A rate somebody gives: its variance is its mean. */

@@ -55,6 +55,9 @@ final readonly class Holding
             throw InputError::at('quantity', sprintf('There are %d, and %d would go.', $this->count, -$change));
         }
 
-        return new self($this->count + $change, $this->value + ($change < 0 ? -$this->share(-$change) : ($value ?? $change * $this->each())));
+        return new self(
+            $this->count + $change,
+            $this->value + ($change < 0 ? -$this->share(-$change) : ($value ?? $change * $this->each())),
+        );
     }
 }

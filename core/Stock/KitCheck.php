@@ -56,7 +56,16 @@ final readonly class KitCheck implements Computation
         }
         $edges = array_sum(array_map(count(...), $substitutes));
         if (count($kit) > self::MOST_PARTS || $edges > self::MOST_SUBSTITUTES) {
-            throw InputError::at(count($kit) > self::MOST_PARTS ? 'kit' : 'stock', sprintf('A kit of up to %d parts with up to %d substitutes in all is checked; these are %d and %d.', self::MOST_PARTS, self::MOST_SUBSTITUTES, count($kit), $edges));
+            throw InputError::at(
+                count($kit) > self::MOST_PARTS ? 'kit' : 'stock',
+                sprintf(
+                    'A kit of up to %d parts with up to %d substitutes in all is checked; these are %d and %d.',
+                    self::MOST_PARTS,
+                    self::MOST_SUBSTITUTES,
+                    count($kit),
+                    $edges,
+                ),
+            );
         }
 
         return [...$this->check($kit, $free, $substitutes, $due), ...$this->times($kit, $free, $substitutes)];
@@ -72,7 +81,10 @@ final readonly class KitCheck implements Computation
      */
     public function times(array $kit, array $free, array $substitutes): array
     {
-        $short = fn (int $times): array => array_map(static fn (array $s): string => $s['part'], $this->check(array_map(static fn (int $count): int => $count * $times, $kit), $free, $substitutes, [])['short']);
+        $short = fn (int $times): array => array_map(
+            static fn (array $s): string => $s['part'],
+            $this->check(array_map(static fn (int $count): int => $count * $times, $kit), $free, $substitutes, [])['short'],
+        );
         $least = 0;
         $most = $kit === [] ? 0 : intdiv(array_sum($free), max(1, array_sum($kit))) + 1;
         // what can be made up twice can be made up once, so it can be halved
@@ -179,7 +191,8 @@ final readonly class KitCheck implements Computation
 
     private function day(string $text, string $field): string
     {
-        if (preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $text, $found) !== 1 || ! checkdate((int) $found[2], (int) $found[3], (int) $found[1])) {
+        if (preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $text, $found) !== 1
+            || ! checkdate((int) $found[2], (int) $found[3], (int) $found[1])) {
             throw InputError::at($field, "“{$text}” is no day; write it as 2026-11-25.");
         }
 

@@ -29,7 +29,10 @@ final readonly class KitNeeds
             foreach ($this->knowledge->guides as $guide) {
                 if (in_array($fault, $guide->mends, true) && $traits->allow($guide->needs)) {
                     // one way of mending each fault: a guide that is begun, else the first that fits
-                    $begun += array_filter($begun, static fn (Guide $g): bool => in_array($fault, $g->mends, true)) === [] ? [$guide->code => $guide] : [];
+                    $begun += array_filter(
+                        $begun,
+                        static fn (Guide $g): bool => in_array($fault, $g->mends, true),
+                    ) === [] ? [$guide->code => $guide] : [];
                 }
             }
         }

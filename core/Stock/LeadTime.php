@@ -32,7 +32,10 @@ final readonly class LeadTime
         return new self($mean, sqrt((self::SAYS_COUNTS * (self::STRAYS * $mean) ** 2 + $own) / (self::SAYS_COUNTS + $n)));
     }
 
-    /** @return array{lead_time_weeks: float, lead_time_sd_weeks: float} as `compute reorder` takes them: what comes the same day is there at once */
+    /**
+     * @return array{lead_time_weeks: float, lead_time_sd_weeks: float} as `compute reorder` takes them: what comes the same day is
+     *   there at once
+     */
     public function asked(): array
     {
         $mean = min(104.0, $this->meanWeeks());

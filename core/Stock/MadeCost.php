@@ -25,12 +25,23 @@ final readonly class MadeCost
      *
      * @throws InputError out of the ranges of *filament*
      */
-    public static function of(float $grams, float $pricePerKg, float $handMinutes, float $benchMinute, float $densityGCm3 = 1.24, float $diameterMm = 1.75): self
-    {
+    public static function of(
+        float $grams,
+        float $pricePerKg,
+        float $handMinutes,
+        float $benchMinute,
+        float $densityGCm3 = 1.24,
+        float $diameterMm = 1.75,
+    ): self {
         if ($grams <= 0.0) {
             return new self(0.0, $handMinutes * $benchMinute, 0.0);
         }
-        $amount = (new Filament)->compute(['density_g_cm3' => $densityGCm3, 'diameter_mm' => $diameterMm, 'mass_g' => $grams, 'price_per_kg' => $pricePerKg]);
+        $amount = (new Filament)->compute([
+            'density_g_cm3' => $densityGCm3,
+            'diameter_mm' => $diameterMm,
+            'mass_g' => $grams,
+            'price_per_kg' => $pricePerKg,
+        ]);
         $figure = static fn (string $key): float => is_float($amount[$key] ?? null) ? $amount[$key] : 0.0;
 
         return new self($figure('cost'), $handMinutes * $benchMinute, $figure('length_m'));

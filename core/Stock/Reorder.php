@@ -36,7 +36,10 @@ final readonly class Reorder implements Computation
         $leadSd = $fields->has('lead_time_sd_weeks') ? $fields->numberOrNone('lead_time_sd_weeks', ...Quantity::LeadSpread->bounds()) : 0.0;
         $review = $fields->has('review_weeks') ? $fields->numberOrNone('review_weeks', ...Quantity::ReviewTime->bounds()) : 0.0;
         if ($lead <= 0.0 && $leadSd > 0.0) {
-            throw InputError::at('lead_time_sd_weeks', 'lead_time_weeks is 0 and lead_time_sd_weeks is not: what is there at once cannot be late. Say how long it takes on average.');
+            throw InputError::at(
+                'lead_time_sd_weeks',
+                'lead_time_weeks is 0 and lead_time_sd_weeks is not: what is there at once cannot be late. Say how long it takes on average.',
+            );
         }
         $level = $fields->number('service_level', ...Quantity::ServiceLevel->bounds());
         $pack = $fields->whole('pack_size', ...Quantity::PackSize->bounds());
@@ -55,7 +58,14 @@ final readonly class Reorder implements Computation
         }
         $law = $this->law($rate, $lead + $review, $leadSd);
         if ($law->furthest($level) > self::MOST_PARTS) {
-            throw InputError::at($fields->has('history') ? 'history' : 'demand_per_week', sprintf('Up to %d may be asked for before a new order is here; this is for spare parts, up to %d. Count in larger units, as boxes.', (int) min(1e15, $law->furthest($level)), self::MOST_PARTS));
+            throw InputError::at(
+                $fields->has('history') ? 'history' : 'demand_per_week',
+                sprintf(
+                    'Up to %d may be asked for before a new order is here; this is for spare parts, up to %d. Count in larger units, as boxes.',
+                    (int) min(1e15, $law->furthest($level)),
+                    self::MOST_PARTS,
+                ),
+            );
         }
         $point = $law->quantile($level);
         $free = $onHand + $onOrder - $reserved - $planned;
@@ -103,7 +113,12 @@ final readonly class Reorder implements Computation
         $wavers = $rate->mean ** 2 * $leadSd ** 2;
 
         return $rate->events > 0 && $rate->events < self::FEW
-            ? DemandLaw::afterFew($rate->events, $rate->weeks, $over, ($rate->variance > DemandLaw::AGREES * $rate->mean ? $over * ($rate->variance - $rate->mean) : 0.0) + $wavers)
+            ? DemandLaw::afterFew(
+                $rate->events,
+                $rate->weeks,
+                $over,
+                ($rate->variance > DemandLaw::AGREES * $rate->mean ? $over * ($rate->variance - $rate->mean) : 0.0) + $wavers,
+            )
             : DemandLaw::of($over * $rate->mean, $over * $rate->variance + $wavers);
     }
 
@@ -114,11 +129,22 @@ final readonly class Reorder implements Computation
         $holding = $fields->numberOrNull('holding_pct_year', ...Quantity::HoldingShare->bounds());
         $unit = $fields->numberOrNull('unit_cost', ...Quantity::UnitCost->bounds());
 
-        return $order === null || $holding === null || $unit === null || $unit <= 0 ? null : sqrt(2 * 52 * $perWeek * $order / ($holding / 100 * $unit));
+        return $order === null || $holding === null || $unit === null || $unit <= 0
+            ? null
+            : sqrt(2 * 52 * $perWeek * $order / ($holding / 100 * $unit));
     }
 
-    private function packs(int $free, int $point, ?float $lot, int $pack, float $perWeek, ?float $shelfLife, ?float $money, ?float $cost, bool $lastGone): int
-    {
+    private function packs(
+        int $free,
+        int $point,
+        ?float $lot,
+        int $pack,
+        float $perWeek,
+        ?float $shelfLife,
+        ?float $money,
+        ?float $cost,
+        bool $lastGone,
+    ): int {
         $least = (int) ceil((($perWeek > 0 ? $point + 1 : ($lastGone ? 1 : 0)) - $free) / $pack);
         $packs = max($least, (int) round(($lot ?? 0.0) / $pack));
         if ($shelfLife !== null) {
@@ -136,11 +162,28 @@ final readonly class Reorder implements Computation
     {
         $are = $free.($free === 1 ? ' is' : ' are');
         $lasts = sprintf('that lasts about %s weeks', round($cover ?? 0.0, $cover < 10 ? 1 : 0));
-        $runs = sprintf('it runs out before a new order is here (%s weeks) with %s %%', round($lead, 1), $risk < 0.001 ? 'less than 0.1' : round(100 * $risk, $risk < 0.1 ? 1 : 0));
+        $runs = sprintf(
+            'it runs out before a new order is here (%s weeks) with %s %%',
+            round($lead, 1),
+            $risk < 0.001 ? 'less than 0.1' : round(100 * $risk, $risk < 0.1 ? 1 : 0),
+        );
 
         return match (true) {
-            $packs > 0 => sprintf('%s free, the reorder point is %d: order %d %s of %d. As it stands, %s.', $are, $point, $packs, $packs === 1 ? 'pack' : 'packs', $pack, $runs),
-            ! $enough => sprintf('%s free, the reorder point is %d, but the money does not reach for a pack. As it stands, %s.', $are, $point, $runs),
+            $packs > 0 => sprintf(
+                '%s free, the reorder point is %d: order %d %s of %d. As it stands, %s.',
+                $are,
+                $point,
+                $packs,
+                $packs === 1 ? 'pack' : 'packs',
+                $pack,
+                $runs,
+            ),
+            ! $enough => sprintf(
+                '%s free, the reorder point is %d, but the money does not reach for a pack. As it stands, %s.',
+                $are,
+                $point,
+                $runs,
+            ),
             $cover === null => sprintf('%s free, and nothing is asked for.', $are),
             default => sprintf('%s free, over the reorder point of %d; %s, and %s.', $are, $point, $lasts, $runs),
         };

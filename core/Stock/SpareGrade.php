@@ -57,7 +57,10 @@ enum SpareGrade: string
             throw InputError::at('note', 'Say how it was tested, so that the next one can trust it.');
         }
         if ($as === self::Tested && $tagged) {
-            throw InputError::at('grade', 'A red tag is on this machine: what comes out of it is untested until it was tested in another one.');
+            throw InputError::at(
+                'grade',
+                'A red tag is on this machine: what comes out of it is untested until it was tested in another one.',
+            );
         }
 
         return $as;

@@ -33,8 +33,16 @@ final readonly class SpoolState
         $stood = $openDays === null ? null : min($openDays, $driedDaysAgo ?? INF);
         $damp = $stood !== null && $stood > $material->openDays;
         if ($damp) {
-            $findings['damp-storage'] = $driedDaysAgo === null ? sprintf('open for %d days and never dried', round((float) $openDays)) : sprintf('dried %d days ago', round($driedDaysAgo));
-            $because[] = sprintf('%s; in the open %s stays dry for about %d', $findings['damp-storage'], $material->code, $material->openDays);
+            $findings['damp-storage'] = $driedDaysAgo === null ? sprintf(
+                'open for %d days and never dried',
+                round((float) $openDays),
+            ) : sprintf('dried %d days ago', round($driedDaysAgo));
+            $because[] = sprintf(
+                '%s; in the open %s stays dry for about %d',
+                $findings['damp-storage'],
+                $material->code,
+                $material->openDays,
+            );
         }
 
         return new self($old, $damp, $because, $findings);

@@ -13,9 +13,30 @@ final readonly class StockRow
 {
     /** kind of table => column => whether it must be there */
     public const COLUMNS = [
-        'parts' => ['number' => true, 'name' => true, 'class' => true, 'bin' => true, 'words' => false, 'notes' => false, 'shelf_life_weeks' => false, 'supplier' => false, 'supplier_number' => false, 'pack' => false, 'pack_cost' => false],
+        'parts' => [
+            'number' => true,
+            'name' => true,
+            'class' => true,
+            'bin' => true,
+            'words' => false,
+            'notes' => false,
+            'shelf_life_weeks' => false,
+            'supplier' => false,
+            'supplier_number' => false,
+            'pack' => false,
+            'pack_cost' => false,
+        ],
         'stock' => ['number' => false, 'supplier_number' => false, 'bin' => false, 'on_hand' => true, 'unit_cost' => false],
-        'movements' => ['number' => false, 'supplier_number' => false, 'kind' => true, 'quantity' => true, 'unit_cost' => false, 'bin' => false, 'batch' => false, 'note' => false],
+        'movements' => [
+            'number' => false,
+            'supplier_number' => false,
+            'kind' => true,
+            'quantity' => true,
+            'unit_cost' => false,
+            'bin' => false,
+            'batch' => false,
+            'note' => false,
+        ],
     ];
 
     /** columns that are written out for people to read and are not read back */
@@ -46,12 +67,23 @@ final readonly class StockRow
                 $columns[$place] = $column;
             } elseif ($column !== '' && ! in_array($column, self::READ_ONLY, true)) {
                 $nearest = Nearest::to($column, array_keys($known));
-                throw InputError::at('file', "The first row has a column “{$name}” that a table of {$kind} does not have.".($nearest === null ? ' It has: '.implode(', ', array_keys($known)).'.' : " Is it “{$nearest}”?"));
+                throw InputError::at(
+                    'file',
+                    "The first row has a column “{$name}” that a table of {$kind} does not have."
+                        .($nearest === null ? ' It has: '.implode(', ', array_keys($known)).'.' : " Is it “{$nearest}”?"),
+                );
             }
         }
-        $missing = array_keys(array_filter($known, static fn (bool $must, string $column): bool => $must && ! in_array($column, $columns, true), ARRAY_FILTER_USE_BOTH));
+        $missing = array_keys(array_filter(
+            $known,
+            static fn (bool $must, string $column): bool => $must && ! in_array($column, $columns, true),
+            ARRAY_FILTER_USE_BOTH,
+        ));
         if ($missing !== []) {
-            throw InputError::at('file', 'The first row lacks the column '.implode(', ', $missing).'. It names the columns: '.implode(', ', array_keys($known)).'.');
+            throw InputError::at(
+                'file',
+                'The first row lacks the column '.implode(', ', $missing).'. It names the columns: '.implode(', ', array_keys($known)).'.',
+            );
         }
         if ($kind !== 'parts' && ! in_array('number', $columns, true) && ! in_array('supplier_number', $columns, true)) {
             throw InputError::at('file', 'The first row lacks the column number, or supplier_number, that says which part is meant.');
@@ -69,7 +101,11 @@ final readonly class StockRow
         $row = new Cells($cells);
         $class = $row->text('class', 40);
         if (! isset($this->knowledge->partClasses[$class])) {
-            $class = array_search(mb_strtolower($class), array_map(mb_strtolower(...), $this->knowledge->partClasses), true) ?: throw InputError::unknown('class', 'part class', $class, array_keys($this->knowledge->partClasses));
+            $class = array_search(
+                mb_strtolower($class),
+                array_map(mb_strtolower(...), $this->knowledge->partClasses),
+                true,
+            ) ?: throw InputError::unknown('class', 'part class', $class, array_keys($this->knowledge->partClasses));
         }
         $supplier = $row->textOrNull('supplier', 120);
         $pack = $row->wholeOrNull('pack', 1);
@@ -83,8 +119,17 @@ final readonly class StockRow
         }
 
         return [
-            'number' => $this->number($row->text('number', 28)), 'name' => $row->text('name', 160), 'class' => $class, 'bin' => $this->bin($row->text('bin', 12)), 'words' => $row->textOrNull('words', 300) ?? '', 'notes' => $row->textOrNull('notes', 2000),
-            'shelf_life_weeks' => $life, 'supplier' => $supplier, 'supplier_number' => $row->textOrNull('supplier_number', 60), 'pack' => $pack, 'pack_cost' => $cost,
+            'number' => $this->number($row->text('number', 28)),
+            'name' => $row->text('name', 160),
+            'class' => $class,
+            'bin' => $this->bin($row->text('bin', 12)),
+            'words' => $row->textOrNull('words', 300) ?? '',
+            'notes' => $row->textOrNull('notes', 2000),
+            'shelf_life_weeks' => $life,
+            'supplier' => $supplier,
+            'supplier_number' => $row->textOrNull('supplier_number', 60),
+            'pack' => $pack,
+            'pack_cost' => $cost,
         ];
     }
 
@@ -113,16 +158,31 @@ final readonly class StockRow
         }
         $bin = $row->textOrNull('bin', 12);
 
-        return ['number' => $number, 'supplier_number' => $theirs, 'bin' => $bin === null ? null : $this->bin($bin), 'kind' => $kind, 'quantity' => $quantity, 'unit_cost' => $cost, 'batch' => $row->textOrNull('batch', 40), 'note' => $row->textOrNull('note', 200)];
+        return [
+            'number' => $number,
+            'supplier_number' => $theirs,
+            'bin' => $bin === null ? null : $this->bin($bin),
+            'kind' => $kind,
+            'quantity' => $quantity,
+            'unit_cost' => $cost,
+            'batch' => $row->textOrNull('batch', 40),
+            'note' => $row->textOrNull('note', 200),
+        ];
     }
 
     private function number(string $number): string
     {
-        return preg_match('/^[A-Za-z0-9][A-Za-z0-9.\-]*$/', $number) === 1 ? $number : throw InputError::at('number', 'A part number is made of letters, digits, dots and dashes.');
+        return preg_match('/^[A-Za-z0-9][A-Za-z0-9.\-]*$/', $number) === 1 ? $number : throw InputError::at(
+            'number',
+            'A part number is made of letters, digits, dots and dashes.',
+        );
     }
 
     private function bin(string $bin): string
     {
-        return preg_match('/^[A-Za-z0-9][A-Za-z0-9\-]*$/', $bin) === 1 ? mb_strtoupper($bin) : throw InputError::at('bin', 'A bin is made of letters, digits and dashes, such as C4.');
+        return preg_match('/^[A-Za-z0-9][A-Za-z0-9\-]*$/', $bin) === 1 ? mb_strtoupper($bin) : throw InputError::at(
+            'bin',
+            'A bin is made of letters, digits and dashes, such as C4.',
+        );
     }
 }

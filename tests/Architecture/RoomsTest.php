@@ -82,7 +82,11 @@ final class RoomsTest
         return PHPat::rule()
             ->classes(Selector::inNamespace('OddBench\Knowledge'))
             ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('OddBench\Diagnosis'), Selector::inNamespace('OddBench\Proof'), Selector::inNamespace('OddBench\Release'))
+            ->classes(
+                Selector::inNamespace('OddBench\Diagnosis'),
+                Selector::inNamespace('OddBench\Proof'),
+                Selector::inNamespace('OddBench\Release'),
+            )
             ->because('what the trade knows comes before what is worked out from it');
     }
 
@@ -98,9 +102,19 @@ final class RoomsTest
     public function test_what_speaks_with_printers_lives_without_the_database(): Rule
     {
         return PHPat::rule()
-            ->classes(Selector::classname('App\Proof\Runner\Link'), Selector::classname('App\Proof\Runner\Wire'), Selector::classname('App\Proof\Runner\Prover'), Selector::classname('App\Proof\Runner\RunFiles'), Selector::classname('App\Proof\Console\ProverCommand'))
+            ->classes(
+                Selector::classname('App\Proof\Runner\Link'),
+                Selector::classname('App\Proof\Runner\Wire'),
+                Selector::classname('App\Proof\Runner\Prover'),
+                Selector::classname('App\Proof\Runner\RunFiles'),
+                Selector::classname('App\Proof\Console\ProverCommand'),
+            )
             ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('Illuminate\Database'), Selector::classname('Illuminate\Support\Facades\DB'), Selector::classname('App\Proof\Run\ProofRun'))
+            ->classes(
+                Selector::inNamespace('Illuminate\Database'),
+                Selector::classname('Illuminate\Support\Facades\DB'),
+                Selector::classname('App\Proof\Run\ProofRun'),
+            )
             ->because('a database that is away or hangs must not keep a heater on');
     }
 

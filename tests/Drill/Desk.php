@@ -37,7 +37,10 @@ final class Desk
         curl_setopt($this->curl, CURLOPT_COOKIELIST, 'FLUSH');
         $answer = is_string($text) ? json_decode($text, true) : null;
 
-        return [curl_errno($this->curl) === 0 ? (int) curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE) : 0, is_array($answer) ? $answer : []];
+        return [
+            curl_errno($this->curl) === 0 ? (int) curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE) : 0,
+            is_array($answer) ? $answer : [],
+        ];
     }
 
     /**
@@ -103,7 +106,8 @@ final class Desk
     private function enter(): void
     {
         for ($i = 0; $i < 100; $i++) {
-            if ($this->send('GET', '/session')[0] === 200 && $this->send('POST', '/session', ['login' => $this->login, 'password' => $this->password])[0] === 200) {
+            if ($this->send('GET', '/session')[0] === 200
+                && $this->send('POST', '/session', ['login' => $this->login, 'password' => $this->password])[0] === 200) {
                 return;
             }
             usleep(200_000);
@@ -117,8 +121,18 @@ final class Desk
         $token = preg_match('/XSRF-TOKEN\s+(\S+)/', (string) @file_get_contents($this->cookies), $found) === 1 ? urldecode($found[1]) : '';
         curl_reset($curl);
         curl_setopt_array($curl, [
-            CURLOPT_URL => "{$this->url}/api/v1{$path}", CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT_MS => (int) ($within * 1000), CURLOPT_COOKIEFILE => $this->cookies,
-            CURLOPT_HTTPHEADER => ['Accept: application/json', is_string($body) ? 'Content-Type: image/jpeg' : 'Content-Type: application/json', "X-XSRF-TOKEN: {$token}", "Idempotency-Key: {$key}", 'Expect:'],
+            CURLOPT_URL => "{$this->url}/api/v1{$path}",
+            CURLOPT_CUSTOMREQUEST => $method,
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_TIMEOUT_MS => (int) ($within * 1000),
+            CURLOPT_COOKIEFILE => $this->cookies,
+            CURLOPT_HTTPHEADER => [
+                'Accept: application/json',
+                is_string($body) ? 'Content-Type: image/jpeg' : 'Content-Type: application/json',
+                "X-XSRF-TOKEN: {$token}",
+                "Idempotency-Key: {$key}",
+                'Expect:',
+            ],
         ]);
         if ($method !== 'GET') {
             curl_setopt($curl, CURLOPT_POSTFIELDS, is_string($body) ? $body : ($body === [] ? '' : (string) json_encode($body)));
@@ -132,6 +146,13 @@ final class Desk
     {
         $hex = bin2hex(random_bytes(16));
 
-        return sprintf('%s-%s-4%s-8%s-%s', substr($hex, 0, 8), substr($hex, 8, 4), substr($hex, 13, 3), substr($hex, 17, 3), substr($hex, 20, 12));
+        return sprintf(
+            '%s-%s-4%s-8%s-%s',
+            substr($hex, 0, 8),
+            substr($hex, 8, 4),
+            substr($hex, 13, 3),
+            substr($hex, 17, 3),
+            substr($hex, 20, 12),
+        );
     }
 }

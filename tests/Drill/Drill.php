@@ -60,7 +60,12 @@ final class Drill
         if ($writer === 0) {
             $desk = new Desk($this->site->url, 'drill', Site::env('DRILL_PASSWORD'));
             for ($n = 1; file_exists("{$acked}.go"); $n++) {
-                if ($desk->write('POST', "/parts/{$part}/movements", ['kind' => 'received', 'quantity' => 1, 'unitCostMinor' => 120, 'note' => "n{$n}"], 90)[0] === 200) {
+                if ($desk->write(
+                    'POST',
+                    "/parts/{$part}/movements",
+                    ['kind' => 'received', 'quantity' => 1, 'unitCostMinor' => 120, 'note' => "n{$n}"],
+                    90,
+                )[0] === 200) {
                     file_put_contents($acked, "n{$n}\n", FILE_APPEND);
                 }
             }
@@ -86,14 +91,26 @@ final class Drill
         $slow = array_keys($times, max($times));
         $this->must(max($all) < 5.0, sprintf('a service took %.1f s to come back (%s)', max($all), implode(', ', $slow)));
 
-        return sprintf('%d kills, %d writes answered, %s sent again, 0 lost, 0 doubled; back after %.1f s median, %.1f s most', $kills, count($told), (string) @file_get_contents("{$acked}.again"), $all[intdiv(count($all), 2)], max($all));
+        return sprintf(
+            '%d kills, %d writes answered, %s sent again, 0 lost, 0 doubled; back after %.1f s median, %.1f s most',
+            $kills,
+            count($told),
+            (string) @file_get_contents("{$acked}.again"),
+            $all[intdiv(count($all), 2)],
+            max($all),
+        );
     }
 
     private function races(): string
     {
         $rounds = $this->long ? 400 : 12;
         for ($i = 0; $i < $rounds; $i++) {
-            $statuses = $this->site->desk->together(8, 'POST', "/parts/{$this->part(1)}/movements", ['kind' => 'scrapped', 'quantity' => 1, 'note' => 'bent']);
+            $statuses = $this->site->desk->together(
+                8,
+                'POST',
+                "/parts/{$this->part(1)}/movements",
+                ['kind' => 'scrapped', 'quantity' => 1, 'note' => 'bent'],
+            );
             $this->onceOf($statuses);
         }
         $this->must($this->site->ask('SELECT count(*) FROM parts WHERE on_hand < 0')[0] === 0, 'stock below zero');
@@ -106,10 +123,19 @@ final class Drill
         $rounds = $this->long ? 50 : 2;
         for ($i = 0; $i < $rounds; $i++) {
             $part = $this->part(1);
-            $this->site->desk->done('PUT', "/parts/{$part}/supply", ['supplier' => 'Drill works', 'leadDays' => 5, 'pack' => 5, 'packCostMinor' => 900]);
+            $this->site->desk->done(
+                'PUT',
+                "/parts/{$part}/supply",
+                ['supplier' => 'Drill works', 'leadDays' => 5, 'pack' => 5, 'packCostMinor' => 900],
+            );
             $supplier = (int) $this->site->ask('SELECT max(id) FROM suppliers')[0];
             $this->site->desk->done('POST', '/orders', ['supplier' => $supplier, 'packs' => [$part => 1], 'lessIsRight' => true]);
-            $this->onceOf($this->site->desk->together(8, 'POST', '/orders/'.$this->site->ask('SELECT max(id) FROM orders')[0].'/close', ['because' => 'they have none']));
+            $this->onceOf($this->site->desk->together(
+                8,
+                'POST',
+                '/orders/'.$this->site->ask('SELECT max(id) FROM orders')[0].'/close',
+                ['because' => 'they have none'],
+            ));
         }
 
         return "{$rounds} orders, each closed once, seven times refused";
@@ -151,7 +177,12 @@ final class Drill
             return $this->site->target($port) === 0.0;
         }, 40);
         // either the printer has said so itself, or every screen is told
-        $this->site->wait(fn (): bool => ($this->site->said($run)['heat'] ?? '') === 'off' || $this->site->alarm($run) !== null || $this->site->said($run) === [], 30);
+        $this->site->wait(
+            fn (): bool => ($this->site->said($run)['heat'] ?? '') === 'off'
+                || $this->site->alarm($run) !== null
+                || $this->site->said($run) === [],
+            30,
+        );
         $state = (string) ($this->site->said($run)['state'] ?? $this->site->ask("SELECT state FROM proof_runs WHERE id = {$run}")[0]);
         $heat = (string) ($this->site->said($run)['heat'] ?? $this->site->ask("SELECT heat FROM proof_runs WHERE id = {$run}")[0]);
         $this->must(in_array($state, ['failed', 'lost', 'stopped'], true), "it stands at “{$state}”");
@@ -164,7 +195,13 @@ final class Drill
         }
         $this->site->noPrinter($port);
 
-        return sprintf('off after %.1f s (%.0f s of the printer’s time), %s%s', $off, 20 * $off, $heat === 'off' ? 'and it has said so' : 'not confirmed, so every screen says: pull the plug', $alarmed === null ? '' : sprintf('; alarm after %.1f s', $alarmed));
+        return sprintf(
+            'off after %.1f s (%.0f s of the printer’s time), %s%s',
+            $off,
+            20 * $off,
+            $heat === 'off' ? 'and it has said so' : 'not confirmed, so every screen says: pull the plug',
+            $alarmed === null ? '' : sprintf('; alarm after %.1f s', $alarmed),
+        );
     }
 
     private function stops(): string
@@ -179,7 +216,10 @@ final class Drill
             $this->site->wait(fn (): bool => in_array($this->site->said($run)['heat'] ?? 'off', ['off'], true), 10);
             $times[] = (hrtime(true) - $began) / 1e9;
             $this->must($this->site->target($port) === 0.0, 'its own screen shows a target');
-            $this->site->wait(fn (): bool => $this->site->ask("SELECT count(*) FROM proof_runs WHERE id = {$run} AND ended_at IS NOT NULL")[0] === 1, 10);
+            $this->site->wait(
+                fn (): bool => $this->site->ask("SELECT count(*) FROM proof_runs WHERE id = {$run} AND ended_at IS NOT NULL")[0] === 1,
+                10,
+            );
         }
         sort($times);
         $this->site->noPrinter($port);
@@ -202,7 +242,10 @@ final class Drill
             // and then it goes on by itself
             $this->site->wait(fn (): bool => $this->site->target($port) > 0, 30);
             $this->site->desk->done('POST', "/jobs/{$job}/proof-run/{$run}/stop");
-            $this->site->wait(fn (): bool => $this->site->ask("SELECT count(*) FROM proof_runs WHERE id = {$run} AND ended_at IS NOT NULL")[0] === 1, 10);
+            $this->site->wait(
+                fn (): bool => $this->site->ask("SELECT count(*) FROM proof_runs WHERE id = {$run} AND ended_at IS NOT NULL")[0] === 1,
+                10,
+            );
         }
         $this->site->noPrinter($port);
         $this->must(max($times) < 8.0, sprintf('%.1f s', max($times)));
@@ -239,7 +282,12 @@ final class Drill
         $off = $this->site->wait(fn (): bool => $this->site->target($port) === 0.0, 40);
         $this->site->supervise('start', 'db');
         $this->site->wait(fn (): bool => $this->site->answers(), 20);
-        $this->site->wait(fn (): bool => $this->site->ask("SELECT count(*) FROM proof_runs WHERE id = {$run} AND state = 'stopped' AND heat = 'off'")[0] === 1, 10);
+        $this->site->wait(
+            fn (): bool => $this->site->ask(
+                "SELECT count(*) FROM proof_runs WHERE id = {$run} AND state = 'stopped' AND heat = 'off'",
+            )[0] === 1,
+            10,
+        );
         $this->site->noPrinter($port);
 
         return sprintf('off after %.1f s (a restart has 15), and written down when it was back', $off);
@@ -268,18 +316,27 @@ final class Drill
     private function webServer(): string
     {
         [$status, $answer] = $this->site->desk->send('POST', '/stock-files/parts', str_repeat('x', 33 * 1024 * 1024), within: 30);
-        $this->must($status === 413 && str_contains((string) ($answer['detail'] ?? ''), 'over 32 MB'), "33 MB are answered {$status} ".json_encode($answer));
+        $this->must(
+            $status === 413 && str_contains((string) ($answer['detail'] ?? ''), 'over 32 MB'),
+            "33 MB are answered {$status} ".json_encode($answer),
+        );
         $this->site->supervise('stop', 'php');
         try {
             [$status, $answer] = $this->site->desk->send('POST', '/jobs', ['kind' => 'repair']);
-            $this->must($status === 503 && ($answer['status'] ?? 0) === 503 && ($answer['detail'] ?? '') !== '', "without PHP it is {$status} ".json_encode($answer));
+            $this->must(
+                $status === 503 && ($answer['status'] ?? 0) === 503 && ($answer['detail'] ?? '') !== '',
+                "without PHP it is {$status} ".json_encode($answer),
+            );
         } finally {
             $this->site->supervise('start', 'php');
         }
         $this->site->supervise('stop', 'db');
         try {
             [$status, $answer] = $this->site->desk->send('POST', '/jobs', ['kind' => 'repair']);
-            $this->must($status === 503 && str_contains((string) ($answer['detail'] ?? ''), 'database is away'), "without the database it is {$status} ".json_encode($answer));
+            $this->must(
+                $status === 503 && str_contains((string) ($answer['detail'] ?? ''), 'database is away'),
+                "without the database it is {$status} ".json_encode($answer),
+            );
         } finally {
             $this->site->supervise('start', 'db');
             $this->site->wait(fn (): bool => $this->site->answers(), 20);
@@ -297,7 +354,11 @@ final class Drill
         $job = $this->site->jobAtProve();
         @mkdir($folder, 02770, true);
         $owner = fileowner(dirname($folder));
-        exec('mount -t tmpfs -o size=64k,mode=2770,uid='.$owner.',gid='.filegroup(dirname($folder)).' tmpfs '.escapeshellarg($folder), $said, $status);
+        exec(
+            'mount -t tmpfs -o size=64k,mode=2770,uid='.$owner.',gid='.filegroup(dirname($folder)).' tmpfs '.escapeshellarg($folder),
+            $said,
+            $status,
+        );
         if ($status !== 0) {
             return 'not tried: no small disk can be mounted here';
         }
@@ -310,7 +371,10 @@ final class Drill
             imagejpeg($picture, null, 95);
             [$status, $answer] = $this->site->desk->send('POST', "/jobs/{$job}/photographs", (string) ob_get_clean(), within: 20);
             $left = trim((string) shell_exec('find '.escapeshellarg($folder).' -type f | wc -l'));
-            $this->must($status === 409 && str_contains((string) ($answer['detail'] ?? ''), 'full'), "answered {$status} ".json_encode($answer));
+            $this->must(
+                $status === 409 && str_contains((string) ($answer['detail'] ?? ''), 'full'),
+                "answered {$status} ".json_encode($answer),
+            );
             $this->must($left === '0', "{$left} files were left behind");
             $this->must($this->site->desk->write('POST', "/jobs/{$job}/hands", ['on' => false])[0] === 200, 'other writes do not work');
         } finally {
@@ -329,7 +393,12 @@ final class Drill
         }
         $routes = substr_count((string) file_get_contents(__DIR__.'/../Races/Scenes.php'), "' => f");
 
-        return sprintf('%d routes × 16 presses × %d rounds = %d, one effect or a clear refusal, no fault of the server', $routes, $rounds, $routes * 16 * $rounds);
+        return sprintf(
+            '%d routes × 16 presses × %d rounds = %d, one effect or a clear refusal, no fault of the server',
+            $routes,
+            $rounds,
+            $routes * 16 * $rounds,
+        );
     }
 
     private function passes(int $job, int $run): void
@@ -349,20 +418,38 @@ final class Drill
 
     private function inspected(): int
     {
-        $job = (int) $this->site->desk->done('POST', '/jobs', ['kind' => 'inspection', 'family' => 'tern-220', 'serial' => 'insp-'.bin2hex(random_bytes(4)), 'heldAs' => 'farm', 'complaint' => 'look it over', 'began' => 'not-known', 'hours' => 100])['id'];
+        $job = (int) $this->site->desk->done(
+            'POST',
+            '/jobs',
+            [
+                'kind' => 'inspection',
+                'family' => 'tern-220',
+                'serial' => 'insp-'.bin2hex(random_bytes(4)),
+                'heldAs' => 'farm',
+                'complaint' => 'look it over',
+                'began' => 'not-known',
+                'hours' => 100,
+            ],
+        )['id'];
         $now = fn (): array => $this->site->desk->done('GET', "/jobs/{$job}");
         $this->site->answerSafety($job);
         $this->site->desk->done('POST', "/jobs/{$job}/station", ['to' => 'diagnosis', 'version' => $now()['version']]);
         $this->site->desk->done('POST', "/jobs/{$job}/faults/pass", ['reason' => 'Nothing broken.', 'version' => $now()['version']]);
         $this->site->desk->done('POST', "/jobs/{$job}/station", ['to' => 'proof', 'version' => $now()['version']]);
         for ($i = 0; $i < 12; $i++) {
-            $open = array_values(array_filter((array) $now()['proofs'], static fn (array $p): bool => $p['standing'] === 'open'))[0] ?? null;
+            $open = array_values(array_filter(
+                (array) $now()['proofs'],
+                static fn (array $p): bool => $p['standing'] === 'open',
+            ))[0] ?? null;
             if ($open === null) {
                 break;
             }
             preg_match_all('/\d+(?:\.\d+)?/', (string) $open['limits'], $found);
             [$a, $b] = [(float) ($found[0][0] ?? 0), (float) ($found[0][1] ?? 0)];
-            $value = $open['unit'] === null ? null : ($b > 0 ? ($a + $b) / 2 : (str_contains((string) $open['limits'], 'least') ? 2 * $a : $a / 2));
+            $value = $open['unit'] === null ? null : ($b > 0 ? ($a + $b) / 2 : (str_contains(
+                (string) $open['limits'],
+                'least',
+            ) ? 2 * $a : $a / 2));
             $this->site->desk->done('POST', "/jobs/{$job}/proofs", ['proof' => $open['code'], 'value' => $value, 'passed' => true]);
         }
         $this->site->desk->done('POST', "/jobs/{$job}/station", ['to' => 'release', 'version' => $now()['version']]);
@@ -374,7 +461,11 @@ final class Drill
     {
         $number = 'DR-'.strtoupper(bin2hex(random_bytes(4)));
         $this->site->desk->done('POST', '/parts', ['number' => $number, 'name' => 'Drill part', 'class' => 'liner', 'bin' => 'C4']);
-        $this->site->desk->done('POST', "/parts/{$number}/movements", ['kind' => 'received', 'quantity' => $onHand, 'unitCostMinor' => 120]);
+        $this->site->desk->done(
+            'POST',
+            "/parts/{$number}/movements",
+            ['kind' => 'received', 'quantity' => $onHand, 'unitCostMinor' => 120],
+        );
 
         return $number;
     }
@@ -382,7 +473,10 @@ final class Drill
     /** @param  list<int>  $statuses */
     private function onceOf(array $statuses): void
     {
-        $this->must(count(array_keys($statuses, 200, true)) === 1 && count(array_keys($statuses, 409, true)) === count($statuses) - 1, 'answered '.implode(' ', $statuses));
+        $this->must(
+            count(array_keys($statuses, 200, true)) === 1 && count(array_keys($statuses, 409, true)) === count($statuses) - 1,
+            'answered '.implode(' ', $statuses),
+        );
     }
 
     private function must(bool $holds, string $otherwise): void

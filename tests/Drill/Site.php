@@ -32,7 +32,10 @@ final class Site
 
     public function supervise(string ...$words): string
     {
-        return trim((string) shell_exec(implode(' ', array_map(escapeshellarg(...), ['supervisorctl', '-c', self::env('DRILL_SUPERVISOR'), ...$words])).' 2>&1'));
+        return trim((string) shell_exec(implode(
+            ' ',
+            array_map(escapeshellarg(...), ['supervisorctl', '-c', self::env('DRILL_SUPERVISOR'), ...$words]),
+        ).' 2>&1'));
     }
 
     /** Kills a service as the kernel would when memory is out; s until it runs again and, where the page needs it, the page answers. */
@@ -60,7 +63,12 @@ final class Site
     /** @return list<mixed> first column */
     public function ask(string $sql): array
     {
-        $pdo = new PDO(sprintf('pgsql:host=127.0.0.1;port=%s;dbname=odd_bench', self::env('DB_PORT')), 'odd_bench', self::env('DB_PASSWORD'), [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        $pdo = new PDO(
+            sprintf('pgsql:host=127.0.0.1;port=%s;dbname=odd_bench', self::env('DB_PORT')),
+            'odd_bench',
+            self::env('DB_PASSWORD'),
+            [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION],
+        );
         $asked = $pdo->query($sql);
 
         return $asked === false ? [] : $asked->fetchAll(PDO::FETCH_COLUMN);
@@ -73,7 +81,20 @@ final class Site
         $name = (string) stream_socket_get_name($free, false);
         fclose($free);
         $port = (int) substr($name, (int) strrpos($name, ':') + 1);
-        $process = proc_open(['php', dirname(__DIR__, 2).'/artisan', 'odd-bench:rig', '--port', (string) $port, '--speed', '20', ...($hostile === null ? [] : ['--hostile', $hostile])], [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes);
+        $process = proc_open(
+            [
+                'php',
+                dirname(__DIR__, 2).'/artisan',
+                'odd-bench:rig',
+                '--port',
+                (string) $port,
+                '--speed',
+                '20',
+                ...($hostile === null ? [] : ['--hostile', $hostile]),
+            ],
+            [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']],
+            $pipes,
+        );
         $this->rigs[$port] = $process ?: throw new RuntimeException('The simulated printer cannot be started.');
         for ($i = 0; $i < 200 && $this->target($port) === null; $i++) {
             usleep(50_000);
@@ -115,7 +136,19 @@ final class Site
     /** A job that stands at Prove, with its cold proof passed. */
     public function jobAtProve(): int
     {
-        $job = (int) $this->desk->done('POST', '/jobs', ['kind' => 'repair', 'family' => 'tern-220', 'serial' => 'drill-'.getmypid().'-'.++$this->serial, 'heldAs' => 'farm', 'complaint' => 'it clicks', 'began' => 'crept-in', 'hours' => 1200])['id'];
+        $job = (int) $this->desk->done(
+            'POST',
+            '/jobs',
+            [
+                'kind' => 'repair',
+                'family' => 'tern-220',
+                'serial' => 'drill-'.getmypid().'-'.++$this->serial,
+                'heldAs' => 'farm',
+                'complaint' => 'it clicks',
+                'began' => 'crept-in',
+                'hours' => 1200,
+            ],
+        )['id'];
         $this->answerSafety($job);
         $at = fn (): int => (int) $this->desk->done('GET', "/jobs/{$job}")['version'];
         $this->desk->done('POST', "/jobs/{$job}/station", ['to' => 'diagnosis', 'version' => $at()]);
@@ -131,7 +164,11 @@ final class Site
     /** Begins a run and answers what is asked until its hot end is told to heat. */
     public function heat(int $job, int $port): int
     {
-        $run = (int) $this->desk->done('POST', "/jobs/{$job}/proof-run", ['host' => '127.0.0.1', 'port' => $port, 'leaveOut' => ['long']])['id'];
+        $run = (int) $this->desk->done(
+            'POST',
+            "/jobs/{$job}/proof-run",
+            ['host' => '127.0.0.1', 'port' => $port, 'leaveOut' => ['long']],
+        )['id'];
         for ($end = microtime(true) + 40; microtime(true) < $end; usleep(50_000)) {
             $said = $this->said($run);
             $this->answer($job, $run, $said);
@@ -147,7 +184,11 @@ final class Site
     {
         $words = (string) ($said['question'] ?? '');
         if ($words !== '' && $said['state'] === 'asking') {
-            $this->desk->send('POST', "/jobs/{$job}/proof-run/{$run}/answer", ['answer' => str_contains($words, 'fan') ? 'all turn' : (string) $said['choices'][0]]);
+            $this->desk->send(
+                'POST',
+                "/jobs/{$job}/proof-run/{$run}/answer",
+                ['answer' => str_contains($words, 'fan') ? 'all turn' : (string) $said['choices'][0]],
+            );
         }
     }
 

@@ -35,19 +35,32 @@ final class AwayTest extends BenchTestCase
             DB::purge();
         }
         $answer->assertStatus(503);
-        self::assertSame(['application/problem+json', '2', 'The database is away just now.'], [$answer->headers->get('Content-Type'), $answer->headers->get('Retry-After'), $answer->json('detail')]);
+        self::assertSame(
+            ['application/problem+json', '2', 'The database is away just now.'],
+            [$answer->headers->get('Content-Type'), $answer->headers->get('Retry-After'), $answer->json('detail')],
+        );
         $write->assertStatus(503);
         self::assertContains($page->getStatusCode(), [200, 503]);
     }
 
     public function test_what_the_database_says_when_it_is_killed_starts_or_has_no_room(): void
     {
-        foreach (['SQLSTATE[08006] [7] connection to server failed', 'SQLSTATE[57P01]: Admin shutdown', 'SQLSTATE[57P03]: the database system is starting up', 'SQLSTATE[53300]: too many clients', 'SQLSTATE[HY000]: General error: 7 server closed the connection unexpectedly'] as $words) {
+        foreach ([
+            'SQLSTATE[08006] [7] connection to server failed',
+            'SQLSTATE[57P01]: Admin shutdown',
+            'SQLSTATE[57P03]: the database system is starting up',
+            'SQLSTATE[53300]: too many clients',
+            'SQLSTATE[HY000]: General error: 7 server closed the connection unexpectedly',
+        ] as $words) {
             self::assertTrue(Problem::isAway(new PDOException($words)), $words);
         }
         self::assertFalse(Problem::isAway(new PDOException('SQLSTATE[23505]: Unique violation')));
         self::assertTrue(Problem::isFull(new PDOException('SQLSTATE[53100]: Disk full: could not extend file')));
-        self::assertSame(507, Problem::for(new \ErrorException('file_put_contents(): Write of 1 bytes failed with errno=28 No space left on device'))->response()->getStatusCode());
+        self::assertSame(
+            507,
+            Problem::for(new \ErrorException('file_put_contents(): Write of 1 bytes failed with errno=28 No space left on device'))->response()
+                ->getStatusCode(),
+        );
     }
 
     public function test_a_file_the_disk_does_not_take_leaves_nothing_behind(): void
@@ -104,7 +117,12 @@ final class AwayTest extends BenchTestCase
     {
         $person = $this->person();
         foreach ([1, 6, 8, 90] as $days) {
-            DB::table('once_keys')->insert(['person_id' => $person->id, 'key' => (string) Str::uuid(), 'request' => sha1("{$days}"), 'created_at' => now()->subDays($days)]);
+            DB::table('once_keys')->insert([
+                'person_id' => $person->id,
+                'key' => (string) Str::uuid(),
+                'request' => sha1("{$days}"),
+                'created_at' => now()->subDays($days),
+            ]);
         }
         self::assertSame(0, Artisan::call('odd-bench:prune'));
         self::assertSame(2, DB::table('once_keys')->count());

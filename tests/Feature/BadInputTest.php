@@ -33,7 +33,12 @@ final class BadInputTest extends BenchTestCase
     {
         $this->actingAs($this->person());
         $first = $this->send('POST', '/jobs', ['serial' => 'A7'] + self::NEW)->assertOk();
-        $this->assertRefused($this->send('POST', '/jobs', ['serial' => 'A7'] + self::NEW), 422, 'serial', (string) $first->json('machine.tag'));
+        $this->assertRefused(
+            $this->send('POST', '/jobs', ['serial' => 'A7'] + self::NEW),
+            422,
+            'serial',
+            (string) $first->json('machine.tag'),
+        );
 
         $next = $this->send('POST', '/jobs', ['serial' => 'A8'] + self::NEW)->assertOk();
         self::assertSame(\OddBench\Machines\Tag::nth('TR', 1)->text(), $next->json('machine.tag'));
@@ -45,7 +50,12 @@ final class BadInputTest extends BenchTestCase
         $machine = $this->machine();
         $machine->update(['hours' => 900]);
 
-        $this->assertRefused($this->send('POST', '/jobs', ['tag' => $machine->tag, 'hours' => 899.9] + self::NEW), 422, 'hours', 'run backwards');
+        $this->assertRefused(
+            $this->send('POST', '/jobs', ['tag' => $machine->tag, 'hours' => 899.9] + self::NEW),
+            422,
+            'hours',
+            'run backwards',
+        );
         self::assertSame(0, Job::query()->count());
         self::assertSame('service', $machine->refresh()->place, 'nothing is half done');
     }
@@ -54,8 +64,22 @@ final class BadInputTest extends BenchTestCase
     {
         $this->actingAs($this->person());
 
-        $this->assertRefused($this->send('POST', '/jobs', ['heldAs' => 'resale', 'pricePaidMinor' => -1] + self::NEW), 422, 'pricePaidMinor', 'below zero');
-        $this->assertRefused($this->send('POST', '/parts/'.$this->part()->number.'/movements', ['kind' => 'received', 'quantity' => 1, 'unitCostMinor' => -5]), 422, 'unitCostMinor', 'below zero');
+        $this->assertRefused(
+            $this->send('POST', '/jobs', ['heldAs' => 'resale', 'pricePaidMinor' => -1] + self::NEW),
+            422,
+            'pricePaidMinor',
+            'below zero',
+        );
+        $this->assertRefused(
+            $this->send(
+                'POST',
+                '/parts/'.$this->part()->number.'/movements',
+                ['kind' => 'received', 'quantity' => 1, 'unitCostMinor' => -5],
+            ),
+            422,
+            'unitCostMinor',
+            'below zero',
+        );
         self::assertSame(0, Machine::query()->count());
     }
 
@@ -66,9 +90,24 @@ final class BadInputTest extends BenchTestCase
         $this->atFix($job);
         $this->part(1);
 
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/parts", ['part' => 'NO-SUCH', 'quantity' => 1]), 404, 'part', 'no part “NO-SUCH”');
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/parts", ['part' => 'LIN-1', 'quantity' => 2]), 409, 'quantity', 'Only 1');
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/parts", ['part' => 'LIN-1', 'quantity' => 1, 'position' => 'wing']), 422, 'position', 'no position');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/parts", ['part' => 'NO-SUCH', 'quantity' => 1]),
+            404,
+            'part',
+            'no part “NO-SUCH”',
+        );
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/parts", ['part' => 'LIN-1', 'quantity' => 2]),
+            409,
+            'quantity',
+            'Only 1',
+        );
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/parts", ['part' => 'LIN-1', 'quantity' => 1, 'position' => 'wing']),
+            422,
+            'position',
+            'no position',
+        );
         self::assertSame(0, Movement::query()->where('kind', 'used')->count());
         self::assertSame(1, $this->part(0, number: 'LIN-2')->newQuery()->where('number', 'LIN-1')->value('on_hand'));
     }
@@ -102,8 +141,18 @@ final class BadInputTest extends BenchTestCase
         $this->safe($job);
 
         $this->actingAs($this->person());
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/station", ['to' => 'diagnosis', 'version' => $seen]), 409, 'version', $bo->name);
-        $this->assertRefused($this->send('PATCH', "/jobs/{$job->id}", ['complaint' => 'mine', 'version' => $seen]), 409, 'version', 'safety questions answered');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/station", ['to' => 'diagnosis', 'version' => $seen]),
+            409,
+            'version',
+            $bo->name,
+        );
+        $this->assertRefused(
+            $this->send('PATCH', "/jobs/{$job->id}", ['complaint' => 'mine', 'version' => $seen]),
+            409,
+            'version',
+            'safety questions answered',
+        );
         self::assertSame('It clicks', $job->refresh()->complaint);
     }
 
@@ -158,7 +207,12 @@ final class BadInputTest extends BenchTestCase
     {
         yield 'read-only books in' => [Role::ReadOnly, 'POST', '/jobs', self::NEW];
         yield 'read-only moves stock' => [Role::ReadOnly, 'POST', '/parts/LIN-1/movements', ['kind' => 'counted', 'quantity' => 9]];
-        yield 'read-only adds a part' => [Role::ReadOnly, 'POST', '/parts', ['number' => 'N', 'name' => 'n', 'class' => 'belt', 'bin' => 'A1']];
+        yield 'read-only adds a part' => [
+            Role::ReadOnly,
+            'POST',
+            '/parts',
+            ['number' => 'N', 'name' => 'n', 'class' => 'belt', 'bin' => 'A1'],
+        ];
         yield 'counter answers safety' => [Role::Counter, 'POST', '/jobs/{job}/safety-answers', ['answers' => ['smoke' => false]]];
         yield 'counter adds a finding' => [Role::Counter, 'POST', '/jobs/{job}/findings', ['findings' => ['strings' => true]]];
         yield 'counter confirms' => [Role::Counter, 'POST', '/jobs/{job}/faults', ['faults' => ['belt-slack'], 'version' => 1]];
@@ -177,7 +231,9 @@ final class BadInputTest extends BenchTestCase
         $job = $this->job();
         $this->actingAs($this->person($role));
 
-        $this->send($method, str_replace('{job}', (string) $job->id, $path), $body)->assertForbidden()->assertHeader('Content-Type', 'application/problem+json');
+        $this->send($method, str_replace('{job}', (string) $job->id, $path), $body)
+            ->assertForbidden()
+            ->assertHeader('Content-Type', 'application/problem+json');
         self::assertSame(1, $job->refresh()->version);
         self::assertSame(1, Job::query()->count());
     }
@@ -185,7 +241,15 @@ final class BadInputTest extends BenchTestCase
     public function test_oversized_and_non_json_bodies(): void
     {
         $this->actingAs($this->person());
-        $raw = fn (string $body, string $type = 'application/json') => $this->call('POST', '/api/v1/jobs', [], [], [], ['CONTENT_TYPE' => $type, 'HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => (string) Str::uuid()], $body);
+        $raw = fn (string $body, string $type = 'application/json') => $this->call(
+            'POST',
+            '/api/v1/jobs',
+            [],
+            [],
+            [],
+            ['CONTENT_TYPE' => $type, 'HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => (string) Str::uuid()],
+            $body,
+        );
 
         $raw('{"complaint":"'.str_repeat('x', 300_000).'"}')->assertStatus(413)->assertSee('256 kB');
         $raw('kind=repair', 'application/x-www-form-urlencoded')->assertStatus(415);
@@ -199,11 +263,27 @@ final class BadInputTest extends BenchTestCase
     {
         $script = '<script>alert(1)</script>"><img src=x onerror=alert(2)>';
         $this->actingAs($this->person());
-        $booked = $this->send('POST', '/jobs', ['serial' => $script, 'heldAs' => 'owner', 'ownerName' => $script, 'ownerContact' => $script, 'complaint' => $script, 'screenSaid' => $script, 'cameAlong' => $script] + self::NEW)->assertOk();
+        $booked = $this->send(
+            'POST',
+            '/jobs',
+            [
+                'serial' => $script,
+                'heldAs' => 'owner',
+                'ownerName' => $script,
+                'ownerContact' => $script,
+                'complaint' => $script,
+                'screenSaid' => $script,
+                'cameAlong' => $script,
+            ] + self::NEW,
+        )->assertOk();
         $job = Job::query()->findOrFail($booked->json('id'));
         $this->atFix($job);
-        $this->send('POST', "/jobs/{$job->id}/mends", ['fault' => 'tube-cooked', 'done' => $script])->assertOk()->assertJsonPath('mends.0.done', $script);
-        $this->send('PATCH', "/jobs/{$job->id}", ['waitsFor' => 'person', 'waitsNote' => $script, 'version' => $job->refresh()->version])->assertOk()->assertJsonPath('waitsNote', $script);
+        $this->send('POST', "/jobs/{$job->id}/mends", ['fault' => 'tube-cooked', 'done' => $script])
+            ->assertOk()
+            ->assertJsonPath('mends.0.done', $script);
+        $this->send('PATCH', "/jobs/{$job->id}", ['waitsFor' => 'person', 'waitsNote' => $script, 'version' => $job->refresh()->version])
+            ->assertOk()
+            ->assertJsonPath('waitsNote', $script);
 
         $page = $this->getJson("/api/v1/machines/{$booked->json('machine.tag')}")->assertOk();
         self::assertSame($script, $page->json('machine.owner'));
@@ -218,9 +298,24 @@ final class BadInputTest extends BenchTestCase
         $this->safe($job);
         $this->send('POST', "/jobs/{$job->id}/station", ['to' => 'diagnosis', 'version' => $job->refresh()->version])->assertOk();
 
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['gear-click' => true]]), 422, 'findings.gear-click', 'gear-clicks');
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/faults", ['faults' => ['belt-slak'], 'version' => $job->refresh()->version]), 422, 'faults.0', 'belt-slack');
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/faults", ['faults' => ['rod-rutted'], 'version' => $job->refresh()->version]), 422, 'faults.0', 'cannot be on this machine');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['gear-click' => true]]),
+            422,
+            'findings.gear-click',
+            'gear-clicks',
+        );
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/faults", ['faults' => ['belt-slak'], 'version' => $job->refresh()->version]),
+            422,
+            'faults.0',
+            'belt-slack',
+        );
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/faults", ['faults' => ['rod-rutted'], 'version' => $job->refresh()->version]),
+            422,
+            'faults.0',
+            'cannot be on this machine',
+        );
         $this->assertRefused($this->send('POST', '/jobs', ['family' => 'tern-22'] + self::NEW), 422, 'family', 'tern-220');
     }
 
@@ -230,14 +325,24 @@ final class BadInputTest extends BenchTestCase
         $job = $this->job();
         $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['strings' => true]])->assertOk();
 
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['strings' => false]]), 409, 'findings.strings', 'Withdraw');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['strings' => false]]),
+            409,
+            'findings.strings',
+            'Withdraw',
+        );
     }
 
     public function test_login_attempts_are_throttled_and_say_so(): void
     {
         Person::query()->create(['login' => 'bo', 'name' => 'Bo', 'role' => Role::Technician, 'password' => 'right-one']);
         for ($i = 0; $i < 6; $i++) {
-            $this->assertRefused($this->postJson('/api/v1/session', ['login' => 'bo', 'password' => "wrong{$i}"]), 422, 'login', 'do not belong together');
+            $this->assertRefused(
+                $this->postJson('/api/v1/session', ['login' => 'bo', 'password' => "wrong{$i}"]),
+                422,
+                'login',
+                'do not belong together',
+            );
         }
         $this->postJson('/api/v1/session', ['login' => 'bo', 'password' => 'right-one'])->assertStatus(429)->assertSee('Too many tries');
         $this->travel(61)->seconds();
@@ -246,7 +351,13 @@ final class BadInputTest extends BenchTestCase
 
     public function test_somebody_who_left_cannot_log_in(): void
     {
-        Person::query()->create(['login' => 'bo', 'name' => 'Bo', 'role' => Role::Technician, 'password' => 'right-one', 'left_at' => now()]);
+        Person::query()->create([
+            'login' => 'bo',
+            'name' => 'Bo',
+            'role' => Role::Technician,
+            'password' => 'right-one',
+            'left_at' => now(),
+        ]);
 
         $this->postJson('/api/v1/session', ['login' => 'bo', 'password' => 'right-one'])->assertStatus(422);
     }

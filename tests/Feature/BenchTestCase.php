@@ -44,17 +44,33 @@ abstract class BenchTestCase extends TestCase
     {
         $this->people++;
 
-        return Person::query()->create(['login' => "{$role->value}{$this->people}", 'name' => ucfirst($role->value)." {$this->people}", 'role' => $role, 'password' => 'a-long-secret']);
+        return Person::query()->create([
+            'login' => "{$role->value}{$this->people}",
+            'name' => ucfirst($role->value)." {$this->people}",
+            'role' => $role,
+            'password' => 'a-long-secret',
+        ]);
     }
 
     protected function machine(string $family = 'tern-220', string $heldAs = 'farm'): Machine
     {
-        return $this->app->make(RegisterMachine::class)->register($family, Str::random(8), $heldAs, $heldAs === 'owner' ? 'Ines Halloran' : null, null, null);
+        return $this->app->make(RegisterMachine::class)->register(
+            $family,
+            Str::random(8),
+            $heldAs,
+            $heldAs === 'owner' ? 'Ines Halloran' : null,
+            null,
+            null,
+        );
     }
 
     protected function job(?Machine $machine = null, ?Person $by = null, ?float $hours = 1200.0): Job
     {
-        return $this->app->make(BookIn::class)->book($machine ?? $this->machine(), new Booking(JobKind::Repair, 'It clicks', Began::CreptIn, $hours), $by ?? $this->person());
+        return $this->app->make(BookIn::class)->book(
+            $machine ?? $this->machine(),
+            new Booking(JobKind::Repair, 'It clicks', Began::CreptIn, $hours),
+            $by ?? $this->person(),
+        );
     }
 
     protected function part(int $onHand = 3, string $class = 'liner', string $number = 'LIN-1'): Part
@@ -75,7 +91,11 @@ abstract class BenchTestCase extends TestCase
      */
     protected function send(string $method, string $path, array $body = [], ?string $key = null): TestResponse
     {
-        $headers = ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => $key ?? (string) Str::uuid()];
+        $headers = [
+            'CONTENT_TYPE' => 'application/json',
+            'HTTP_ACCEPT' => 'application/json',
+            'HTTP_IDEMPOTENCY_KEY' => $key ?? (string) Str::uuid(),
+        ];
 
         return $this->call($method, "/api/v1{$path}", [], [], [], $headers, $body === [] ? '' : (string) json_encode($body));
     }
@@ -105,7 +125,11 @@ abstract class BenchTestCase extends TestCase
     protected function atFix(Job $job, string $fault = 'tube-cooked'): void
     {
         $this->atFind($job);
-        $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['jams-when-warm' => true, 'hot-material-used' => true]])->assertOk();
+        $this->send(
+            'POST',
+            "/jobs/{$job->id}/findings",
+            ['findings' => ['jams-when-warm' => true, 'hot-material-used' => true]],
+        )->assertOk();
         $this->send('POST', "/jobs/{$job->id}/faults", ['faults' => [$fault], 'version' => $job->refresh()->version])->assertOk();
     }
 

@@ -15,12 +15,18 @@ final class ComputeCommandTest extends TestCase
         [$code, $out] = $this->compute('', '--list');
 
         self::assertSame(0, $code);
-        self::assertSame("bed-plane\nbelt-tension\ncomplaint\ncontact-resistance\ndiagnose\nfastener\nfilament\nfirst-layer\nflex-slab\ngcode\nheater\nkit-check\npluck-frequency\nproof-plan\nrelay-tune\nreorder\nrunaway-test\nsquareness\nsteps\nteardown\nthermal-log\nthermistor\ntrials\nwire\n", $out);
+        self::assertSame(
+            "bed-plane\nbelt-tension\ncomplaint\ncontact-resistance\ndiagnose\nfastener\nfilament\nfirst-layer\nflex-slab\ngcode\nheater\nkit-check\npluck-frequency\nproof-plan\nrelay-tune\nreorder\nrunaway-test\nsquareness\nsteps\nteardown\nthermal-log\nthermistor\ntrials\nwire\n",
+            $out,
+        );
     }
 
     public function test_it_computes_without_a_database(): void
     {
-        [$code, $out] = $this->compute('{"traits":{"hotend":"lined"},"findings":{"jams-when-warm":"present","break-fan-dead":"present"}}', 'diagnose');
+        [$code, $out] = $this->compute(
+            '{"traits":{"hotend":"lined"},"findings":{"jams-when-warm":"present","break-fan-dead":"present"}}',
+            'diagnose',
+        );
 
         self::assertSame(0, $code);
         $result = json_decode($out, true, 64, JSON_THROW_ON_ERROR);
@@ -53,7 +59,12 @@ final class ComputeCommandTest extends TestCase
     /** @return array{int, string, string} exit code, standard output, standard error */
     private function compute(string $input, string $argument): array
     {
-        $process = proc_open([PHP_BINARY, 'artisan', 'odd-bench:compute', $argument], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, dirname(__DIR__, 2));
+        $process = proc_open(
+            [PHP_BINARY, 'artisan', 'odd-bench:compute', $argument],
+            [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
+            $pipes,
+            dirname(__DIR__, 2),
+        );
         self::assertIsResource($process);
         fwrite($pipes[0], $input);
         fclose($pipes[0]);

@@ -32,9 +32,24 @@ final class FindTest extends BenchTestCase
         $this->actingAs($this->person());
         $job = $this->job();
 
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/readings", ['check' => 'feed-100', 'value' => 8150]), 422, 'value', 'must be from');
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/readings", ['check' => 'gear-look', 'value' => 1]), 422, 'check', 'no single value');
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/readings", ['check' => 'feed-100', 'value' => 'much']), 422, 'value', 'number');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/readings", ['check' => 'feed-100', 'value' => 8150]),
+            422,
+            'value',
+            'must be from',
+        );
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/readings", ['check' => 'gear-look', 'value' => 1]),
+            422,
+            'check',
+            'no single value',
+        );
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/readings", ['check' => 'feed-100', 'value' => 'much']),
+            422,
+            'value',
+            'number',
+        );
         $this->actingAs($this->person(Role::ReadOnly));
         $this->send('POST', "/jobs/{$job->id}/readings", ['check' => 'feed-100', 'value' => 80])->assertStatus(403);
     }
@@ -45,7 +60,12 @@ final class FindTest extends BenchTestCase
         $job = $this->job();
         $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['thermistor-open' => true]])->assertOk();
 
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['thermistor-short' => true]]), 409, 'findings.thermistor-short', 'cannot both be');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['thermistor-short' => true]]),
+            409,
+            'findings.thermistor-short',
+            'cannot both be',
+        );
         $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['thermistor-short' => false]])->assertOk();
     }
 
@@ -130,8 +150,17 @@ final class FindTest extends BenchTestCase
         $ways = collect((array) $this->getJson("/api/v1/jobs/{$job->id}")->json('diagnoses'))->firstWhere('fault', 'thermistor-failed')['ways'];
         self::assertSame(['the sensor alone', 'the whole block'], array_column($ways, 'school'));
 
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/mends", ['fault' => 'thermistor-failed', 'way' => 'by prayer', 'done' => 'Prayed']), 422, 'way', 'the sensor alone, the whole block');
-        $mended = $this->send('POST', "/jobs/{$job->id}/mends", ['fault' => 'thermistor-failed', 'way' => 'the whole block', 'done' => 'New block'])->assertOk();
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/mends", ['fault' => 'thermistor-failed', 'way' => 'by prayer', 'done' => 'Prayed']),
+            422,
+            'way',
+            'the sensor alone, the whole block',
+        );
+        $mended = $this->send(
+            'POST',
+            "/jobs/{$job->id}/mends",
+            ['fault' => 'thermistor-failed', 'way' => 'the whole block', 'done' => 'New block'],
+        )->assertOk();
         self::assertContains('hot end, opened', $mended->json('mends.0.touched'));
     }
 
@@ -143,7 +172,14 @@ final class FindTest extends BenchTestCase
         JobFinding::query()->where('job_id', $job->id)->delete();
         foreach ($all as $code) {
             if (! in_array($code, ['thermistor-short', 'crept-in'], true)) {
-                JobFinding::query()->create(['job_id' => $job->id, 'code' => $code, 'present' => true, 'source' => 'seen', 'person_id' => $this->person()->id, 'at' => now()]);
+                JobFinding::query()->create([
+                    'job_id' => $job->id,
+                    'code' => $code,
+                    'present' => true,
+                    'source' => 'seen',
+                    'person_id' => $this->person()->id,
+                    'at' => now(),
+                ]);
             }
         }
 

@@ -169,7 +169,12 @@ final class GuidesAtWorkTest extends BenchTestCase
 
         $other = $this->job($this->machine());
         $this->atFix($other);
-        $this->assertRefused($this->send('POST', "/jobs/{$other->id}/parts", ['part' => 'LIN-1', 'quantity' => 1]), 409, 'quantity', "1 promised to other jobs: {$this->job->machine->tag}");
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$other->id}/parts", ['part' => 'LIN-1', 'quantity' => 1]),
+            409,
+            'quantity',
+            "1 promised to other jobs: {$this->job->machine->tag}",
+        );
         $this->send('POST', $this->url('parts'), ['part' => 'LIN-1', 'quantity' => 1, 'position' => 'liner'])->assertOk();
         self::assertSame(0, $liner->refresh()->on_hand);
         self::assertSame(0, $this->getJson($this->api('fix'))->json('promised'), 'the promise was kept');

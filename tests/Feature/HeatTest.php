@@ -17,7 +17,10 @@ final class HeatTest extends ProofRunCase
     {
         $run = $this->hot();
         $this->lastBeat(ago: 60);
-        $this->turnUntil(fn (): bool => ($this->files->read($run->id, 'said')['ended'] ?? false) === true && $this->files->read($run->id, 'said')['heat'] === 'off');
+        $this->turnUntil(
+            fn (): bool => ($this->files->read($run->id, 'said')['ended'] ?? false) === true
+                && $this->files->read($run->id, 'said')['heat'] === 'off',
+        );
         $this->isOff();
         self::assertSame('running', $run->refresh()->state, 'the database knows nothing of it yet');
 
@@ -134,9 +137,19 @@ final class HeatTest extends ProofRunCase
         $this->atProve($other);
         $this->send('POST', "/jobs/{$other->id}/proofs", ['proof' => 'leads-tug', 'passed' => true])->assertOk();
         foreach (['127.0.0.1', '127.0.0.9', '[::1]'] as $host) {
-            $this->assertRefused($this->send('POST', "/jobs/{$other->id}/proof-run", ['host' => $host, 'port' => 8641]), 409, 'port', 'speaks with the printer at this address');
+            $this->assertRefused(
+                $this->send('POST', "/jobs/{$other->id}/proof-run", ['host' => $host, 'port' => 8641]),
+                409,
+                'port',
+                'speaks with the printer at this address',
+            );
         }
-        $this->assertRefused($this->send('POST', "/jobs/{$other->id}/proof-run", ['host' => 'no-such-printer.invalid', 'port' => 8641]), 422, 'host', 'on this network');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$other->id}/proof-run", ['host' => 'no-such-printer.invalid', 'port' => 8641]),
+            422,
+            'host',
+            'on this network',
+        );
     }
 
     public function test_a_red_tag_ends_what_runs_and_keeps_others_off_that_printer(): void
@@ -151,7 +164,12 @@ final class HeatTest extends ProofRunCase
         $other = $this->job($this->machine());
         $this->atProve($other);
         $this->send('POST', "/jobs/{$other->id}/proofs", ['proof' => 'leads-tug', 'passed' => true])->assertOk();
-        $this->assertRefused($this->send('POST', "/jobs/{$other->id}/proof-run", ['host' => '127.0.0.1', 'port' => $this->server?->port()]), 409, 'redTag', 'wears a red tag');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$other->id}/proof-run", ['host' => '127.0.0.1', 'port' => $this->server?->port()]),
+            409,
+            'redTag',
+            'wears a red tag',
+        );
     }
 
     public function test_a_disk_that_takes_nothing_heats_nothing(): void

@@ -27,7 +27,11 @@ final class JudgementTest extends BenchTestCase
     public function test_a_complaint_is_read_and_nothing_is_put_down_by_it(): void
     {
         $this->actingAs($this->person(Role::Counter));
-        $read = $this->send('POST', '/complaints', ['text' => 'Prints are thin and holey and it smells burnt', 'family' => 'tern-220'])->assertOk();
+        $read = $this->send(
+            'POST',
+            '/complaints',
+            ['text' => 'Prints are thin and holey and it smells burnt', 'family' => 'tern-220'],
+        )->assertOk();
 
         self::assertContains('thin-extrusion', array_column((array) $read->json('findings'), 'code'));
         self::assertContains('thin', collect((array) $read->json('findings'))->firstWhere('code', 'thin-extrusion')['words']);
@@ -39,10 +43,19 @@ final class JudgementTest extends BenchTestCase
     public function test_what_was_pressed_at_book_in_is_put_down_and_a_danger_puts_the_red_tag_on(): void
     {
         $this->actingAs($this->person(Role::Counter));
-        $body = ['family' => 'tern-220', 'heldAs' => 'farm', 'kind' => 'repair', 'complaint' => 'thin, and it smoked', 'began' => 'came-suddenly'];
+        $body = [
+            'family' => 'tern-220',
+            'heldAs' => 'farm',
+            'kind' => 'repair',
+            'complaint' => 'thin, and it smoked',
+            'began' => 'came-suddenly',
+        ];
         $job = $this->send('POST', '/jobs', $body + ['told' => ['thin-extrusion', 'smoke']])->assertOk();
 
-        self::assertEqualsCanonicalizing(['came-suddenly', 'thin-extrusion', 'smoke'], array_column((array) $job->json('findings'), 'code'));
+        self::assertEqualsCanonicalizing(
+            ['came-suddenly', 'thin-extrusion', 'smoke'],
+            array_column((array) $job->json('findings'), 'code'),
+        );
         self::assertSame('smoke', $job->json('redTag.reason'));
         $this->assertRefused($this->send('POST', '/jobs', $body + ['told' => ['tartness']]), 422, 'told.1', 'no finding “tartness”');
         self::assertSame(1, Job::query()->count(), 'nothing is half done');
@@ -52,13 +65,19 @@ final class JudgementTest extends BenchTestCase
     {
         $this->actingAs($this->person());
         $job = $this->job();
-        $answers = array_map(static fn ($question): ?bool => $question->measured ? null : false, $this->app->make(Knowledge::class)->safetyQuestions);
+        $answers = array_map(
+            static fn ($question): ?bool => $question->measured ? null : false,
+            $this->app->make(Knowledge::class)->safetyQuestions,
+        );
         $seen = $this->send('POST', "/jobs/{$job->id}/safety-answers", ['answers' => $answers])->assertOk();
 
         self::assertNull($seen->json('safetyAnswers.earth'));
         self::assertFalse($seen->json('safetyAnswers.smoke'));
         self::assertNull(SafetyAnswer::query()->where('question', 'runaway')->sole()->yes);
-        self::assertStringContainsString('not checked: there are volts on the frame', (string) JobEvent::query()->where('kind', 'safety')->sole()->text);
+        self::assertStringContainsString(
+            'not checked: there are volts on the frame',
+            (string) JobEvent::query()->where('kind', 'safety')->sole()->text,
+        );
         $this->send('POST', "/jobs/{$job->id}/station", ['to' => 'diagnosis', 'version' => $job->refresh()->version])->assertOk();
         self::assertSame(0, JobFinding::query()->where('code', 'no-earth-path')->count());
     }
@@ -68,12 +87,33 @@ final class JudgementTest extends BenchTestCase
         $this->actingAs($this->person());
         $job = $this->job();
         $version = $job->version;
-        $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['spool-tangled' => false, 'tube-moves' => true], 'checks' => ['spool-look', 'tube-tug']])->assertOk();
+        $this->send(
+            'POST',
+            "/jobs/{$job->id}/findings",
+            ['findings' => ['spool-tangled' => false, 'tube-moves' => true], 'checks' => ['spool-look', 'tube-tug']],
+        )->assertOk();
 
-        self::assertSame(['check:spool-look', 'check:tube-tug'], JobFinding::query()->where('job_id', $job->id)->where('source', '<>', 'told')->orderBy('source')->pluck('source')->all());
+        self::assertSame(
+            ['check:spool-look', 'check:tube-tug'],
+            JobFinding::query()->where('job_id', $job->id)->where('source', '<>', 'told')->orderBy('source')->pluck('source')->all(),
+        );
         self::assertSame($version + 1, $job->refresh()->version);
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['belt-loose' => true], 'checks' => ['spool-look', 'tube-tug']]), 422, 'check', 'does not settle');
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['belt-loose' => true], 'checks' => ['spool-look', 'guess']]), 422, 'check', 'no check “guess”');
+        $this->assertRefused(
+            $this->send(
+                'POST',
+                "/jobs/{$job->id}/findings",
+                ['findings' => ['belt-loose' => true], 'checks' => ['spool-look', 'tube-tug']],
+            ),
+            422,
+            'check',
+            'does not settle',
+        );
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['belt-loose' => true], 'checks' => ['spool-look', 'guess']]),
+            422,
+            'check',
+            'no check “guess”',
+        );
     }
 
     public function test_find_says_why_shows_the_gate_and_what_it_is_when_it_is_none_of_them(): void
@@ -108,7 +148,14 @@ final class JudgementTest extends BenchTestCase
 
         $board = $this->part(0, 'board', 'BRD-1');
         $supplier = Supplier::query()->create(['name' => 'North Parts', 'lead_days' => 2, 'contact' => '']);
-        Supply::query()->create(['part_id' => $board->id, 'supplier_id' => $supplier->id, 'number' => 'B', 'pack' => 2, 'pack_cost_minor' => 9000, 'preferred' => true]);
+        Supply::query()->create([
+            'part_id' => $board->id,
+            'supplier_id' => $supplier->id,
+            'number' => 'B',
+            'pack' => 2,
+            'pack_cost_minor' => 9000,
+            'preferred' => true,
+        ]);
         self::assertEqualsWithDelta(4500.0, $costs->all()['costs']['board'], 1e-9);
         self::assertLessThan(5.0, $costs->all()['waiting']['board']);
         self::assertArrayNotHasKey('heater-block', $costs->all()['costs'], 'nothing is known here: core takes what it usually costs');
@@ -121,7 +168,14 @@ final class JudgementTest extends BenchTestCase
         foreach ([[0.9, false], [0.8, true], [0.3, false]] as [$p, $overturned]) {
             $by = $this->person();
             $job = $this->job($this->machine(), $by);
-            Confirmed::query()->create(['job_id' => $job->id, 'fault' => 'belt-slack', 'probability' => $p, 'person_id' => $by->id, 'at' => now(), 'superseded_at' => $overturned ? now() : null]);
+            Confirmed::query()->create([
+                'job_id' => $job->id,
+                'fault' => 'belt-slack',
+                'probability' => $p,
+                'person_id' => $by->id,
+                'at' => now(),
+                'superseded_at' => $overturned ? now() : null,
+            ]);
             $job->update(['finished_at' => now()]);
         }
         $counts = $this->app->make(FaultCounts::class);
@@ -139,14 +193,28 @@ final class JudgementTest extends BenchTestCase
         $this->actingAs($by);
         $machine = $this->machine();
         $owes = function (Job $job): bool {
-            $this->send('POST', "/jobs/{$job->id}/mends", ['fault' => null, 'done' => 'Belt tightened', 'touched' => ['motion']])->assertOk();
+            $this->send(
+                'POST',
+                "/jobs/{$job->id}/mends",
+                ['fault' => null, 'done' => 'Belt tightened', 'touched' => ['motion']],
+            )->assertOk();
 
-            return in_array('runaway-hotend', array_column((array) $this->getJson("/api/v1/jobs/{$job->id}")->json('proofs'), 'code'), true);
+            return in_array(
+                'runaway-hotend',
+                array_column((array) $this->getJson("/api/v1/jobs/{$job->id}")->json('proofs'), 'code'),
+                true,
+            );
         };
         $first = $this->job($machine);
         $this->atFix($first, 'belt-slack');
         self::assertTrue($owes($first), 'never proved here');
-        DB::table('proof_results')->insert(['job_id' => $first->id, 'proof' => 'runaway-hotend', 'passed' => true, 'person_id' => $by->id, 'at' => now()]);
+        DB::table('proof_results')->insert([
+            'job_id' => $first->id,
+            'proof' => 'runaway-hotend',
+            'passed' => true,
+            'person_id' => $by->id,
+            'at' => now(),
+        ]);
         $first->update(['finished_at' => now()]);
 
         $this->travel(2)->months();

@@ -30,7 +30,10 @@ final class KnowledgeFilesTest extends BenchTestCase
 
     public function test_a_shops_own_file_overrides_by_code_and_adds(): void
     {
-        file_put_contents("{$this->own}/findings.yaml", "- { code: strings, name: hairy, group: Extrusion }\n- { code: sings, name: it sings, group: Told, asked_at_book_in: true }\n");
+        file_put_contents(
+            "{$this->own}/findings.yaml",
+            "- { code: strings, name: hairy, group: Extrusion }\n- { code: sings, name: it sings, group: Told, asked_at_book_in: true }\n",
+        );
         $knowledge = (new KnowledgeFiles([base_path('knowledge'), $this->own]))->read();
 
         self::assertSame('hairy', $knowledge->findings['strings']->name);
@@ -40,7 +43,10 @@ final class KnowledgeFilesTest extends BenchTestCase
 
     public function test_a_shops_own_fault_joins_the_shipped_ones_of_its_file(): void
     {
-        file_put_contents("{$this->own}/faults/motion.yaml", "area: Motion\nfaults:\n  - { code: belt-slack, name: Belt slack, rate: 99, means: It hangs, shows: { belt-loose: A }, mends: [{ do: Tighten it, minutes: 8, touches: [motion], parts: [] }] }\n");
+        file_put_contents(
+            "{$this->own}/faults/motion.yaml",
+            "area: Motion\nfaults:\n  - { code: belt-slack, name: Belt slack, rate: 99, means: It hangs, shows: { belt-loose: A }, mends: [{ do: Tighten it, minutes: 8, touches: [motion], parts: [] }] }\n",
+        );
         $knowledge = (new KnowledgeFiles([base_path('knowledge'), $this->own]))->read();
 
         self::assertSame(99.0, $knowledge->faults['belt-slack']->rate);

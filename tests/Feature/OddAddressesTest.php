@@ -28,13 +28,27 @@ final class OddAddressesTest extends BenchTestCase
     {
         $this->actingAs($this->person());
 
-        $answer = $this->call($method, $address, [], [], [], ['HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => (string) Str::uuid()]);
-        self::assertContains($answer->getStatusCode(), [404, 405], "{$address}: {$answer->getStatusCode()} ".substr((string) $answer->getContent(), 0, 200));
+        $answer = $this->call(
+            $method,
+            $address,
+            [],
+            [],
+            [],
+            ['HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => (string) Str::uuid()],
+        );
+        self::assertContains(
+            $answer->getStatusCode(),
+            [404, 405],
+            "{$address}: {$answer->getStatusCode()} ".substr((string) $answer->getContent(), 0, 200),
+        );
     }
 
     public function test_a_file_keeps_its_name_and_not_the_way_to_it(): void
     {
-        self::assertSame(['c.svg', 'c.svg', 'c.svg'], array_map(\App\Stock\Made\MakePart::plainName(...), ['a/b\\c.svg', 'C:\\b\\c.svg', 'c.svg']));
+        self::assertSame(
+            ['c.svg', 'c.svg', 'c.svg'],
+            array_map(\App\Stock\Made\MakePart::plainName(...), ['a/b\\c.svg', 'C:\\b\\c.svg', 'c.svg']),
+        );
     }
 
     public function test_a_step_of_the_tray_that_cannot_be_is_nothing_here(): void
@@ -42,7 +56,14 @@ final class OddAddressesTest extends BenchTestCase
         $this->actingAs($this->person());
         $job = $this->job();
         foreach (['999999', '99999999999999999999'] as $step) {
-            $answer = $this->call('DELETE', "/api/v1/jobs/{$job->id}/teardown-steps/{$step}", [], [], [], ['HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => (string) Str::uuid()]);
+            $answer = $this->call(
+                'DELETE',
+                "/api/v1/jobs/{$job->id}/teardown-steps/{$step}",
+                [],
+                [],
+                [],
+                ['HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => (string) Str::uuid()],
+            );
             self::assertContains($answer->getStatusCode(), [404, 409, 422], (string) $answer->getStatusCode());
         }
     }
@@ -51,7 +72,15 @@ final class OddAddressesTest extends BenchTestCase
     {
         $this->actingAs($this->person());
         $key = (string) Str::uuid();
-        $upload = fn (string $title): int => $this->call('POST', '/api/v1/families/tern-220/papers?title='.$title, [], [], [], ['HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => $key, 'CONTENT_TYPE' => 'application/pdf'], "%PDF-1.4\n1 0 obj<</Type/Catalog>>endobj\ntrailer<</Root 1 0 R>>\n%%EOF")->getStatusCode();
+        $upload = fn (string $title): int => $this->call(
+            'POST',
+            '/api/v1/families/tern-220/papers?title='.$title,
+            [],
+            [],
+            [],
+            ['HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => $key, 'CONTENT_TYPE' => 'application/pdf'],
+            "%PDF-1.4\n1 0 obj<</Type/Catalog>>endobj\ntrailer<</Root 1 0 R>>\n%%EOF",
+        )->getStatusCode();
 
         self::assertSame(200, $upload('Manual'));
         self::assertSame(200, $upload('Manual'), 'the same again gets the first answer');

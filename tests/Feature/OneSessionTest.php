@@ -20,11 +20,19 @@ final class OneSessionTest extends BenchTestCase
 
         self::assertSame($job->refresh()->version, $answer->json('version'));
         self::assertContains('jams-when-warm', array_column((array) $answer->json('findings'), 'code'));
-        self::assertEquals($this->getJson("/api/v1/jobs/{$job->id}/diagnosis")->assertOk()->json(), $answer->json('diagnosis'), 'the same as who asks afterwards is told');
+        self::assertEquals(
+            $this->getJson("/api/v1/jobs/{$job->id}/diagnosis")->assertOk()->json(),
+            $answer->json('diagnosis'),
+            'the same as who asks afterwards is told',
+        );
         self::assertSame($answer->json('diagnosis.next.0.name'), $job->next_step, 'the bench says the same next step');
         self::assertNotSame([], $answer->json('diagnosis.moves'));
 
-        $swap = $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['hot-material-used' => true], 'school' => 'swap-first'])->assertOk();
+        $swap = $this->send(
+            'POST',
+            "/jobs/{$job->id}/findings",
+            ['findings' => ['hot-material-used' => true], 'school' => 'swap-first'],
+        )->assertOk();
         self::assertEquals($this->getJson("/api/v1/jobs/{$job->id}/diagnosis?school=swap-first")->json(), $swap->json('diagnosis'));
         self::assertStringStartsWith('Measure first', (string) $swap->json('diagnosis.otherSchool'));
     }
@@ -40,7 +48,11 @@ final class OneSessionTest extends BenchTestCase
         $asked = array_column(DB::getQueryLog(), 'query');
         DB::disableQueryLog();
 
-        self::assertLessThanOrEqual(self::MOST_QUESTIONS, count($asked), implode("\n", array_map(static fn (string $q): string => substr((string) preg_replace('/\s+/', ' ', $q), 0, 150), $asked)));
+        self::assertLessThanOrEqual(
+            self::MOST_QUESTIONS,
+            count($asked),
+            implode("\n", array_map(static fn (string $q): string => substr((string) preg_replace('/\s+/', ' ', $q), 0, 150), $asked)),
+        );
     }
 
     public function test_a_danger_that_is_found_comes_with_its_red_tag(): void

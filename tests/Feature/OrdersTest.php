@@ -99,7 +99,11 @@ final class OrdersTest extends BenchTestCase
     public function test_what_is_wrong_is_refused_at_its_field(): void
     {
         $supplier = Supplier::query()->firstOrFail();
-        $send = fn (array $packs, ?int $to = null): TestResponse => $this->send('POST', '/orders', ['supplier' => $to ?? $supplier->id, 'packs' => $packs]);
+        $send = fn (array $packs, ?int $to = null): TestResponse => $this->send(
+            'POST',
+            '/orders',
+            ['supplier' => $to ?? $supplier->id, 'packs' => $packs],
+        );
         $this->assertRefused($send(['LIN-1' => 0]), 422, 'packs', 'Nothing is ordered');
         $send(['LIN-1' => -2])->assertStatus(422);
         $send(['NONE' => 1])->assertNotFound();
@@ -117,7 +121,9 @@ final class OrdersTest extends BenchTestCase
     {
         $order = $this->order(2);
         $this->assertRefused($this->send('POST', "/orders/{$order->id}/close", ['because' => '']), 422, 'because', 'nothing more');
-        $this->send('POST', "/orders/{$order->id}/close", ['because' => 'out of print'])->assertOk()->assertJsonPath('closed.0.closedBecause', 'out of print');
+        $this->send('POST', "/orders/{$order->id}/close", ['because' => 'out of print'])
+            ->assertOk()
+            ->assertJsonPath('closed.0.closedBecause', 'out of print');
         self::assertSame(0, $this->getJson('/api/v1/parts/LIN-1')->json('supply.onOrder'));
     }
 
@@ -148,7 +154,11 @@ final class OrdersTest extends BenchTestCase
      */
     private function supply(array $with = []): TestResponse
     {
-        return $this->send('PUT', '/parts/LIN-1/supply', $with + ['supplier' => 'Marram Motion', 'leadDays' => 14, 'number' => 'M77', 'pack' => 5, 'packCostMinor' => 1250]);
+        return $this->send(
+            'PUT',
+            '/parts/LIN-1/supply',
+            $with + ['supplier' => 'Marram Motion', 'leadDays' => 14, 'number' => 'M77', 'pack' => 5, 'packCostMinor' => 1250],
+        );
     }
 
     /** @phpstan-impure */
@@ -183,13 +193,33 @@ final class OrdersTest extends BenchTestCase
 
     public function test_where_it_is_cheaper_it_is_ordered_when_somebody_says_so(): void
     {
-        $this->send('PUT', '/parts/LIN-1/supply', ['supplier' => 'Dockside Tools', 'leadDays' => 2, 'pack' => 1, 'packCostMinor' => 150])->assertOk();
+        $this->send(
+            'PUT',
+            '/parts/LIN-1/supply',
+            ['supplier' => 'Dockside Tools', 'leadDays' => 2, 'pack' => 1, 'packCostMinor' => 150],
+        )->assertOk();
         $page = $this->getJson('/api/v1/parts/LIN-1');
-        self::assertSame([['Marram Motion', true], ['Dockside Tools', false]], array_map(static fn (array $o): array => [$o['supplier'], $o['preferred']], (array) $page->json('offers')));
-        $page = $this->send('PUT', '/parts/LIN-1/supply', ['supplier' => 'Dockside Tools', 'leadDays' => 2, 'pack' => 1, 'packCostMinor' => 140, 'prefer' => true])->assertOk();
-        self::assertSame(['Dockside Tools', 140, 150], [$page->json('supply.supplier'), $page->json('offers.0.packCostMinor'), $page->json('offers.0.wasMinor')]);
+        self::assertSame(
+            [['Marram Motion', true], ['Dockside Tools', false]],
+            array_map(static fn (array $o): array => [$o['supplier'], $o['preferred']], (array) $page->json('offers')),
+        );
+        $page = $this->send(
+            'PUT',
+            '/parts/LIN-1/supply',
+            ['supplier' => 'Dockside Tools', 'leadDays' => 2, 'pack' => 1, 'packCostMinor' => 140, 'prefer' => true],
+        )->assertOk();
+        self::assertSame(
+            ['Dockside Tools', 140, 150],
+            [$page->json('supply.supplier'), $page->json('offers.0.packCostMinor'), $page->json('offers.0.wasMinor')],
+        );
         $this->app->make(MoveStock::class)->scrap($this->liner->refresh(), 9, null, $this->sam);
-        self::assertSame(['Dockside Tools', 150], [$this->getJson('/api/v1/orders')->json('proposals.0.name'), $this->getJson('/api/v1/orders')->json('proposals.0.lines.0.wasMinor')]);
+        self::assertSame(
+            ['Dockside Tools', 150],
+            [
+                $this->getJson('/api/v1/orders')->json('proposals.0.name'),
+                $this->getJson('/api/v1/orders')->json('proposals.0.lines.0.wasMinor'),
+            ],
+        );
     }
 
     public function test_what_the_kits_of_open_jobs_need_is_ordered_and_who_waits_is_named(): void
@@ -212,7 +242,11 @@ final class OrdersTest extends BenchTestCase
     {
         $this->actingAs($this->person(Role::Technician));
         $rail = Part::query()->create(['number' => 'RAIL-1', 'name' => 'Rail profile', 'class' => 'rail', 'bin' => 'R1']);
-        $this->send('PUT', '/parts/RAIL-1/supply', ['supplier' => 'Marram Motion', 'leadDays' => 14, 'pack' => 1, 'packCostMinor' => 1600])->assertOk();
+        $this->send(
+            'PUT',
+            '/parts/RAIL-1/supply',
+            ['supplier' => 'Marram Motion', 'leadDays' => 14, 'pack' => 1, 'packCostMinor' => 1600],
+        )->assertOk();
         self::assertNull($this->proposed('RAIL-1'), 'nobody asks for it');
         $job = $this->job();
         $this->atFix($job, 'rail-scored');

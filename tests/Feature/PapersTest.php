@@ -50,7 +50,12 @@ final class PapersTest extends BenchTestCase
 
     public function test_what_is_neither_is_refused(): void
     {
-        $this->assertRefused($this->upload('/families/tern-220/papers?title=x', '<script>alert(1)</script>'), 422, 'file', 'neither a PDF nor a picture');
+        $this->assertRefused(
+            $this->upload('/families/tern-220/papers?title=x', '<script>alert(1)</script>'),
+            422,
+            'file',
+            'neither a PDF nor a picture',
+        );
         $this->assertRefused($this->upload('/families/tern-220/papers?title=', $this->jpeg()), 422, 'title', 'a title');
         $this->assertRefused($this->upload('/families/dodo/papers?title=x', $this->jpeg()), 422, 'family', 'no family “dodo”');
         self::assertSame(0, Paper::query()->count());
@@ -81,7 +86,12 @@ final class PapersTest extends BenchTestCase
 
         $other = $this->job($this->machine());
         $this->atFix($other);
-        $this->assertRefused($this->send('POST', "/jobs/{$other->id}/teardown-steps", ['off' => 'Cover', 'photograph' => $photo]), 422, 'photograph', 'no such photograph in this job');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$other->id}/teardown-steps", ['off' => 'Cover', 'photograph' => $photo]),
+            422,
+            'photograph',
+            'no such photograph in this job',
+        );
     }
 
     public function test_too_large_or_no_picture(): void
@@ -94,7 +104,20 @@ final class PapersTest extends BenchTestCase
     /** @return TestResponse<\Illuminate\Http\Response> */
     private function upload(string $path, string $bytes): TestResponse
     {
-        return $this->call('POST', "/api/v1{$path}", [], [], [], ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => (string) Str::uuid(), 'HTTP_CONTENT_LENGTH' => (string) strlen($bytes)], $bytes);
+        return $this->call(
+            'POST',
+            "/api/v1{$path}",
+            [],
+            [],
+            [],
+            [
+                'CONTENT_TYPE' => 'application/octet-stream',
+                'HTTP_ACCEPT' => 'application/json',
+                'HTTP_IDEMPOTENCY_KEY' => (string) Str::uuid(),
+                'HTTP_CONTENT_LENGTH' => (string) strlen($bytes),
+            ],
+            $bytes,
+        );
     }
 
     private function jpeg(): string

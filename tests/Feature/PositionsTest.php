@@ -28,7 +28,10 @@ final class PositionsTest extends BenchTestCase
         $this->use($again, ['reason' => 'better tube', 'upgrade' => true, 'oldBecame' => 'spare', 'oldGrade' => 'tested'])->assertOk();
 
         $liner = $this->position($job->machine, 'liner');
-        self::assertSame(['better tube', true, $me->name, 0.0], [$liner['reason'], $liner['upgrade'], $liner['by'], (float) $liner['hoursOnIt']]);
+        self::assertSame(
+            ['better tube', true, $me->name, 0.0],
+            [$liner['reason'], $liner['upgrade'], $liner['by'], (float) $liner['hoursOnIt']],
+        );
         self::assertSame(450.0, (float) $liner['earlier'][0]['ran']);
         self::assertSame('kept as a spare, tested', $liner['earlier'][0]['became']);
         $this->assertRefused($this->use($again, ['oldBecame' => 'spare']), 422, 'oldGrade', 'tested or untested');
@@ -67,9 +70,18 @@ final class PositionsTest extends BenchTestCase
         $this->assertRefused($refused, 409, 'position', 'takes a nozzle');
         self::assertStringContainsString('one place, not 3', (string) $refused->getContent());
         self::assertSame(5, $liner->refresh()->on_hand, 'nothing left its bin');
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/parts", ['quantity' => 1, 'allTheSame' => true] + $wrong), 422, 'reason', 'because');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/parts", ['quantity' => 1, 'allTheSame' => true] + $wrong),
+            422,
+            'reason',
+            'because',
+        );
 
-        $this->send('POST', "/jobs/{$job->id}/parts", ['quantity' => 1, 'allTheSame' => true, 'reason' => 'a test rig without a nozzle'] + $wrong)->assertOk();
+        $this->send(
+            'POST',
+            "/jobs/{$job->id}/parts",
+            ['quantity' => 1, 'allTheSame' => true, 'reason' => 'a test rig without a nozzle'] + $wrong,
+        )->assertOk();
         $seat = $this->position($job->machine, 'nozzle');
         self::assertSame([true, 'a test rig without a nozzle'], [$seat['upgrade'], $seat['reason']]);
 
@@ -128,7 +140,10 @@ final class PositionsTest extends BenchTestCase
         $fan = $this->position($job->machine, 'board-fan');
         self::assertTrue($fan['empty']);
         self::assertNull($fan['hoursOnIt']);
-        self::assertSame([1200.0, 'kept as a spare, untested', 'rattles'], [(float) $fan['earlier'][0]['ran'], $fan['earlier'][0]['became'], $fan['earlier'][0]['reason']]);
+        self::assertSame(
+            [1200.0, 'kept as a spare, untested', 'rattles'],
+            [(float) $fan['earlier'][0]['ran'], $fan['earlier'][0]['became'], $fan['earlier'][0]['reason']],
+        );
     }
 
     public function test_the_passport_says_how_long_things_usually_last(): void
@@ -158,7 +173,10 @@ final class PositionsTest extends BenchTestCase
         $this->assertRefused($open(), 409, 'warranty', 'stays closed');
         $this->send('POST', "/jobs/{$job->id}/warranty", ['choice' => 'mend'])->assertOk();
         $open()->assertOk();
-        self::assertStringContainsString('loss accepted', (string) json_encode($this->getJson("/api/v1/machines/{$machine->tag}")->json('timeline'), JSON_UNESCAPED_UNICODE));
+        self::assertStringContainsString(
+            'loss accepted',
+            (string) json_encode($this->getJson("/api/v1/machines/{$machine->tag}")->json('timeline'), JSON_UNESCAPED_UNICODE),
+        );
     }
 
     public function test_a_warranty_that_ended_holds_nobody_up(): void
@@ -176,22 +194,31 @@ final class PositionsTest extends BenchTestCase
         $this->actingAs($this->person());
         $machine = $this->machine();
         $machine->update(['hours' => 950, 'place' => 'service']);
-        $due = collect((array) $this->getJson("/api/v1/machines/{$machine->tag}")->json('service'))->where('due', true)->pluck('code')->all();
+        $due = collect((array) $this->getJson("/api/v1/machines/{$machine->tag}")->json('service'))->where('due', true)
+            ->pluck('code')
+            ->all();
         self::assertContains('liner-change', $due);
         self::assertSame($machine->tag, $this->getJson('/api/v1/bench')->json('service.0.tag'));
 
-        $job = (int) $this->send('POST', "/machines/{$machine->tag}/service-jobs", ['items' => ['liner-change', 'wipe-down']])->assertOk()->json('id');
+        $job = (int) $this->send('POST', "/machines/{$machine->tag}/service-jobs", ['items' => ['liner-change', 'wipe-down']])
+            ->assertOk()
+            ->json('id');
         $found = Job::query()->findOrFail($job);
         $this->safe($found);
         $this->send('POST', "/jobs/{$job}/station", ['to' => 'repair', 'version' => $found->refresh()->version])->assertOk();
         $fix = (array) $this->getJson("/api/v1/jobs/{$job}/fix")->json();
         self::assertSame(['liner-change', 'wipe-down'], array_column($fix['service'], 'code'));
-        self::assertEqualsCanonicalizing(['replace-liner', 'clean-and-grease'], array_column(array_filter($fix['guides'], static fn (array $g): bool => $g['for'] !== null), 'code'));
+        self::assertEqualsCanonicalizing(
+            ['replace-liner', 'clean-and-grease'],
+            array_column(array_filter($fix['guides'], static fn (array $g): bool => $g['for'] !== null), 'code'),
+        );
 
         $this->send('POST', "/jobs/{$job}/service", ['item' => 'wipe-down'])->assertOk();
         $this->assertRefused($this->send('POST', "/jobs/{$job}/service", ['item' => 'wipe-down']), 409, 'item', 'done already');
         $this->assertRefused($this->send('POST', "/jobs/{$job}/service", ['item' => 'polish']), 422, 'item', 'no service “polish”');
-        $still = collect((array) $this->getJson("/api/v1/machines/{$machine->tag}")->json('service'))->where('due', true)->pluck('code')->all();
+        $still = collect((array) $this->getJson("/api/v1/machines/{$machine->tag}")->json('service'))->where('due', true)
+            ->pluck('code')
+            ->all();
         self::assertNotContains('wipe-down', $still);
         self::assertContains('liner-change', $still);
     }

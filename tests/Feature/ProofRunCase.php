@@ -83,8 +83,13 @@ abstract class ProofRunCase extends BenchTestCase
     }
 
     /** Turns runner and printer by turns, and answers what is asked; until something, and then does something. */
-    protected function watch(ProofRun $run, ?callable $until = null, bool $stopThen = false, bool $dropThen = false, bool $leaveThen = false): void
-    {
+    protected function watch(
+        ProofRun $run,
+        ?callable $until = null,
+        bool $stopThen = false,
+        bool $dropThen = false,
+        bool $leaveThen = false,
+    ): void {
         $clerk = $this->app->make(Clerk::class);
         $prover = $this->prover ??= $this->app->make(Prover::class);
         $asked = $answered = 0.0;
@@ -101,10 +106,16 @@ abstract class ProofRunCase extends BenchTestCase
             if ($row->ended_at !== null) {
                 return;
             }
-            if ($row->state === 'asking' && $row->question !== null && ($row->question !== $question || microtime(true) - $answered > 1.0)) {
+            if ($row->state === 'asking'
+                && $row->question !== null
+                && ($row->question !== $question || microtime(true) - $answered > 1.0)) {
                 $question = $row->question;
                 $answered = microtime(true);
-                $this->send('POST', "/jobs/{$this->job->id}/proof-run/{$run->id}/answer", ['answer' => $this->says($row->question)])->assertOk();
+                $this->send(
+                    'POST',
+                    "/jobs/{$this->job->id}/proof-run/{$run->id}/answer",
+                    ['answer' => $this->says($row->question)],
+                )->assertOk();
             }
             if ($until !== null && $until()) {
                 if ($leaveThen) {

@@ -31,7 +31,12 @@ final class ProofRunTest extends ProofRunCase
 
         $other = $this->job($this->machine());
         $this->actingAs($this->person());
-        $this->assertRefused($this->send('POST', "/jobs/{$other->id}/proof-run", ['host' => 'localhost', 'port' => 8641]), 409, 'station', 'started at Prove');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$other->id}/proof-run", ['host' => 'localhost', 'port' => 8641]),
+            409,
+            'station',
+            'started at Prove',
+        );
     }
 
     public function test_a_sound_machine_earns_its_proofs(): void
@@ -60,7 +65,11 @@ final class ProofRunTest extends ProofRunCase
     {
         $run = $this->begin([]);
         $this->watch($run);
-        $this->send('POST', "/jobs/{$this->job->id}/station", ['to' => 'repair', 'why' => 'a screw was left', 'version' => $this->job->refresh()->version])->assertOk();
+        $this->send(
+            'POST',
+            "/jobs/{$this->job->id}/station",
+            ['to' => 'repair', 'why' => 'a screw was left', 'version' => $this->job->refresh()->version],
+        )->assertOk();
         $this->send('POST', "/jobs/{$this->job->id}/mends", ['done' => 'Sock changed', 'touched' => ['hotend']])->assertOk();
         $this->travel(1)->minutes();
         $this->send('POST', "/jobs/{$this->job->id}/station", ['to' => 'proof', 'version' => $this->job->refresh()->version])->assertOk();
@@ -97,12 +106,21 @@ final class ProofRunTest extends ProofRunCase
         $this->printer->receive("M105\n");
         $this->printer->advance($this->printer->now() + 1);
         self::assertMatchesRegularExpression('/T:[\d.]+ \/0\.00 B:[\d.]+ \/0\.00/', $this->printer->take());
-        $this->assertRefused($this->send('POST', "/jobs/{$this->job->id}/proof-run/{$run->id}/answer", ['answer' => 'none']), 409, 'answer', 'does not ask');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$this->job->id}/proof-run/{$run->id}/answer", ['answer' => 'none']),
+            409,
+            'answer',
+            'does not ask',
+        );
     }
 
     public function test_a_lead_waives_in_words_but_never_what_keeps_people_from_harm(): void
     {
-        $waive = fn (string $proof, string $because = 'Owner prints it himself today'): \Illuminate\Testing\TestResponse => $this->send('POST', "/jobs/{$this->job->id}/proofs/waiver", ['proof' => $proof, 'because' => $because]);
+        $waive = fn (string $proof, string $because = 'Owner prints it himself today'): \Illuminate\Testing\TestResponse => $this->send(
+            'POST',
+            "/jobs/{$this->job->id}/proofs/waiver",
+            ['proof' => $proof, 'because' => $because],
+        );
         $waive('home')->assertForbidden();
         $this->actingAs($this->person(Role::Lead));
         $this->assertRefused($waive('leads-tug'), 409, 'proof', 'never waived');
@@ -122,18 +140,59 @@ final class ProofRunTest extends ProofRunCase
         foreach (['power-on', 'home'] as $proof) {
             $this->send('POST', "/jobs/{$this->job->id}/proofs", ['proof' => $proof, 'passed' => true])->assertOk();
         }
-        $log = "time_s,actual_c,target_c\n".implode("\n", array_map(static fn (int $t): string => "{$t},".($t < 60 ? 20 + 3 * $t : 200.4 - $t % 3 / 10).',200', range(0, 300)));
-        $this->assertRefused($this->send('POST', "/jobs/{$this->job->id}/proofs", ['proof' => 'home', 'passed' => true, 'log' => $log]), 422, 'log', 'not read out of a log');
-        $this->assertRefused($this->send('POST', "/jobs/{$this->job->id}/proofs", ['proof' => 'hotend-hold', 'log' => implode("\n", array_slice(explode("\n", $log), 0, 40))]), 422, 'log', 'never stands');
-        $this->assertRefused($this->send('POST', "/jobs/{$this->job->id}/proofs", ['proof' => 'hotend-hold', 'log' => $log, 'photograph' => 99_999]), 422, 'photograph', 'Send it first');
+        $log = "time_s,actual_c,target_c\n".implode(
+            "\n",
+            array_map(static fn (int $t): string => "{$t},".($t < 60 ? 20 + 3 * $t : 200.4 - $t % 3 / 10).',200', range(0, 300)),
+        );
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$this->job->id}/proofs", ['proof' => 'home', 'passed' => true, 'log' => $log]),
+            422,
+            'log',
+            'not read out of a log',
+        );
+        $this->assertRefused(
+            $this->send(
+                'POST',
+                "/jobs/{$this->job->id}/proofs",
+                ['proof' => 'hotend-hold', 'log' => implode("\n", array_slice(explode("\n", $log), 0, 40))],
+            ),
+            422,
+            'log',
+            'never stands',
+        );
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$this->job->id}/proofs", ['proof' => 'hotend-hold', 'log' => $log, 'photograph' => 99_999]),
+            422,
+            'photograph',
+            'Send it first',
+        );
         $picture = imagecreatetruecolor(40, 30);
         ob_start();
         imagejpeg($picture);
-        $photograph = $this->call('POST', "/api/v1/jobs/{$this->job->id}/photographs", [], [], [], ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'image/jpeg', 'HTTP_IDEMPOTENCY_KEY' => (string) \Illuminate\Support\Str::uuid()], (string) ob_get_clean());
-        $this->send('POST', "/jobs/{$this->job->id}/proofs", ['proof' => 'hotend-hold', 'log' => $log, 'note' => 'Sock on', 'photograph' => $photograph->json('id')])->assertOk();
+        $photograph = $this->call(
+            'POST',
+            "/api/v1/jobs/{$this->job->id}/photographs",
+            [],
+            [],
+            [],
+            [
+                'HTTP_ACCEPT' => 'application/json',
+                'CONTENT_TYPE' => 'image/jpeg',
+                'HTTP_IDEMPOTENCY_KEY' => (string) \Illuminate\Support\Str::uuid(),
+            ],
+            (string) ob_get_clean(),
+        );
+        $this->send(
+            'POST',
+            "/jobs/{$this->job->id}/proofs",
+            ['proof' => 'hotend-hold', 'log' => $log, 'note' => 'Sock on', 'photograph' => $photograph->json('id')],
+        )->assertOk();
 
         $hold = collect((array) $this->getJson("/api/v1/jobs/{$this->job->id}")->json('proofs'))->firstWhere('code', 'hotend-hold');
-        self::assertSame(['passed', 0.4, 'Sock on', "/files/photographs/{$photograph->json('id')}.jpg"], [$hold['standing'], $hold['value'], $hold['note'], $hold['photograph']]);
+        self::assertSame(
+            ['passed', 0.4, 'Sock on', "/files/photographs/{$photograph->json('id')}.jpg"],
+            [$hold['standing'], $hold['value'], $hold['note'], $hold['photograph']],
+        );
         self::assertTrue($hold['byLog']);
         self::assertNull($hold['print']);
     }
@@ -159,7 +218,18 @@ final class ProofRunTest extends ProofRunCase
     public function test_what_a_well_machine_took_to_warm_up_is_what_later_runs_are_held_against(): void
     {
         $run = $this->begin([]);
-        $run->update(['state' => 'passed', 'ended_at' => now(), 'results' => ['bed-hold' => ['passed' => true, 'words' => '', 'value' => 0.4, 'rise' => 139.0, 'finding' => null, 'danger' => false]]]);
+        $run->update([
+            'state' => 'passed',
+            'ended_at' => now(),
+            'results' => ['bed-hold' => [
+                'passed' => true,
+                'words' => '',
+                'value' => 0.4,
+                'rise' => 139.0,
+                'finding' => null,
+                'danger' => false,
+            ]],
+        ]);
         $rises = $this->app->make(KeepRises::class);
         self::assertNull($rises->bed($this->job->machine));
         $rises->of($this->job);
@@ -180,7 +250,12 @@ final class ProofRunTest extends ProofRunCase
         self::assertStringContainsString("M109 S200\n", (string) $ring->getContent());
         self::assertStringContainsString('attachment', (string) $ring->headers->get('Content-Disposition'));
         $slab = (string) $this->get("/files/jobs/{$this->job->id}/loom-slab.gcode")->assertOk()->getContent();
-        $read = (new \OddBench\Instruments\Gcode)->compute(['file' => \OddBench\Input\Contents::text($slab), 'bed_x_mm' => 220, 'bed_y_mm' => 220, 'bed_z_mm' => 250]);
+        $read = (new \OddBench\Instruments\Gcode)->compute([
+            'file' => \OddBench\Input\Contents::text($slab),
+            'bed_x_mm' => 220,
+            'bed_y_mm' => 220,
+            'bed_z_mm' => 250,
+        ]);
         self::assertEqualsWithDelta(0.9, $read['axis_share']['y'], 0.01, 'it bends the loom over nine tenths of its way');
     }
 
@@ -229,7 +304,10 @@ final class ProofRunTest extends ProofRunCase
             for ($s = 0; $s < 60; $s++) {
                 $samples[] = new Sample($minute * 60.0 + $s, 200 + sin($s), 200, 60, 60, 0.5, null);
             }
-            DB::statement('INSERT INTO proof_samples VALUES (?, ?, decode(?, \'hex\'))', [$run->id, $minute, bin2hex(Packed::pack($samples))]);
+            DB::statement(
+                'INSERT INTO proof_samples VALUES (?, ?, decode(?, \'hex\'))',
+                [$run->id, $minute, bin2hex(Packed::pack($samples))],
+            );
         }
         $thinned = $this->app->make(RunQuery::class)->samples($run, null);
 

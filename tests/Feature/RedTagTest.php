@@ -15,8 +15,18 @@ final class RedTagTest extends BenchTestCase
         $job = $this->tagged();
         $this->mend($job);
 
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/station", ['to' => 'proof', 'version' => $job->refresh()->version]), 409, 'to', 'red tag');
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/release", ['to' => 'service', 'version' => $job->refresh()->version]), 409, 'to', 'red tag');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/station", ['to' => 'proof', 'version' => $job->refresh()->version]),
+            409,
+            'to',
+            'red tag',
+        );
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/release", ['to' => 'service', 'version' => $job->refresh()->version]),
+            409,
+            'to',
+            'red tag',
+        );
         self::assertTrue($this->getJson('/api/v1/bench')->json('redTags.0.tag') === $job->machine->tag);
     }
 
@@ -27,7 +37,12 @@ final class RedTagTest extends BenchTestCase
         $job = $this->tagged();
         $this->mend($job);
 
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/red-tag/off", ['cause' => 'plug renewed', 'measurement' => 'looks fine']), 422, 'measurement', 'figure');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/red-tag/off", ['cause' => 'plug renewed', 'measurement' => 'looks fine']),
+            422,
+            'measurement',
+            'figure',
+        );
         $this->send('POST', "/jobs/{$job->id}/red-tag/off", ['cause' => 'plug renewed', 'measurement' => '0.1 Ω at the plug'])->assertOk();
         $this->send('POST', "/jobs/{$job->id}/red-tag/countersignature")->assertForbidden();
 
@@ -53,19 +68,49 @@ final class RedTagTest extends BenchTestCase
         $this->actingAs($technician);
         $job = $this->tagged();
         $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['no-earth-path' => false], 'check' => 'earth-path'])->assertOk();
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['supply-sags' => false], 'check' => 'supply-at-load']), 409, 'check', 'red tag');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['supply-sags' => false], 'check' => 'supply-at-load']),
+            409,
+            'check',
+            'red tag',
+        );
 
-        $this->send('POST', "/jobs/{$job->id}/red-tag/supervised-test", ['check' => 'frame-voltage', 'besideTheSwitch' => 'Imre'])->assertForbidden();
+        $this->send(
+            'POST',
+            "/jobs/{$job->id}/red-tag/supervised-test",
+            ['check' => 'frame-voltage', 'besideTheSwitch' => 'Imre'],
+        )->assertForbidden();
         $this->actingAs($this->person(Role::Lead));
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/red-tag/supervised-test", ['check' => 'earth-path', 'besideTheSwitch' => 'Imre']), 422, 'check', 'needs no power');
-        $this->send('POST', "/jobs/{$job->id}/red-tag/supervised-test", ['check' => 'frame-voltage', 'besideTheSwitch' => 'Imre'])->assertOk();
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/red-tag/supervised-test", ['check' => 'earth-path', 'besideTheSwitch' => 'Imre']),
+            422,
+            'check',
+            'needs no power',
+        );
+        $this->send(
+            'POST',
+            "/jobs/{$job->id}/red-tag/supervised-test",
+            ['check' => 'frame-voltage', 'besideTheSwitch' => 'Imre'],
+        )->assertOk();
 
         $this->actingAs($technician);
-        $done = $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['volts-on-frame' => false], 'check' => 'frame-voltage'])->assertOk();
+        $done = $this->send(
+            'POST',
+            "/jobs/{$job->id}/findings",
+            ['findings' => ['volts-on-frame' => false], 'check' => 'frame-voltage'],
+        )->assertOk();
         self::assertStringContainsString('Voltage on the frame', (string) $done->json('redTag.testResult'));
         // it was for once: also a second time the same test is refused
-        $this->send('DELETE', "/jobs/{$job->id}/findings/".collect((array) $done->json('findings'))->firstWhere('code', 'volts-on-frame')['id'])->assertOk();
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['volts-on-frame' => false], 'check' => 'frame-voltage']), 409, 'check', 'red tag');
+        $this->send(
+            'DELETE',
+            "/jobs/{$job->id}/findings/".collect((array) $done->json('findings'))->firstWhere('code', 'volts-on-frame')['id'],
+        )->assertOk();
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['volts-on-frame' => false], 'check' => 'frame-voltage']),
+            409,
+            'check',
+            'red tag',
+        );
     }
 
     public function test_a_powered_test_is_offered_last_and_wants_a_leads_signature(): void
@@ -77,9 +122,17 @@ final class RedTagTest extends BenchTestCase
 
         self::assertNotContains(array_values($steps())[0]['state'], ['powered', 'hot']);
         $this->actingAs($this->person(Role::Lead));
-        $this->send('POST', "/jobs/{$job->id}/red-tag/supervised-test", ['check' => 'frame-voltage', 'besideTheSwitch' => 'Imre'])->assertOk();
+        $this->send(
+            'POST',
+            "/jobs/{$job->id}/red-tag/supervised-test",
+            ['check' => 'frame-voltage', 'besideTheSwitch' => 'Imre'],
+        )->assertOk();
         foreach ($steps() as $code => $step) {
-            self::assertSame($code !== 'frame-voltage' && in_array($step['state'], ['powered', 'hot'], true), $step['wantsSignature'], (string) $code);
+            self::assertSame(
+                $code !== 'frame-voltage' && in_array($step['state'], ['powered', 'hot'], true),
+                $step['wantsSignature'],
+                (string) $code,
+            );
         }
         self::assertArrayHasKey('frame-voltage', $steps());
     }
@@ -89,7 +142,9 @@ final class RedTagTest extends BenchTestCase
         $this->actingAs($this->person());
         foreach (['donor', 'scrap'] as $to) {
             $job = $this->tagged();
-            $this->send('POST', "/jobs/{$job->id}/release", ['to' => $to, 'version' => $job->refresh()->version])->assertOk()->assertJsonPath('machine.place', $to);
+            $this->send('POST', "/jobs/{$job->id}/release", ['to' => $to, 'version' => $job->refresh()->version])
+                ->assertOk()
+                ->assertJsonPath('machine.place', $to);
         }
     }
 
@@ -97,9 +152,18 @@ final class RedTagTest extends BenchTestCase
     {
         $this->actingAs($this->person());
         $job = $this->tagged('owner');
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/release", ['to' => 'unmended', 'version' => $job->refresh()->version]), 409, 'to', 'in writing');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/release", ['to' => 'unmended', 'version' => $job->refresh()->version]),
+            409,
+            'to',
+            'in writing',
+        );
 
-        $sent = $this->send('POST', "/jobs/{$job->id}/release", ['to' => 'unmended', 'danger' => 'The bed plug burns: do not switch it on.', 'version' => $job->refresh()->version])->assertOk();
+        $sent = $this->send(
+            'POST',
+            "/jobs/{$job->id}/release",
+            ['to' => 'unmended', 'danger' => 'The bed plug burns: do not switch it on.', 'version' => $job->refresh()->version],
+        )->assertOk();
         self::assertNotNull($sent->json('redTag'));
         self::assertTrue($this->getJson("/api/v1/machines/{$job->machine->tag}")->json('machine.redTag'));
     }
@@ -120,14 +184,18 @@ final class RedTagTest extends BenchTestCase
         $job = $this->tagged();
         $this->send('POST', "/jobs/{$job->id}/red-tag/off", ['cause' => 'plug renewed', 'measurement' => '0.1 Ω'])->assertOk();
 
-        $this->send('POST', "/jobs/{$job->id}/red-tag", ['reason' => 'sparks at the switch'])->assertOk()->assertJsonPath('redTag.offAskedBy', null);
+        $this->send('POST', "/jobs/{$job->id}/red-tag", ['reason' => 'sparks at the switch'])
+            ->assertOk()
+            ->assertJsonPath('redTag.offAskedBy', null);
     }
 
     private function tagged(string $heldAs = 'farm'): Job
     {
         $job = $this->job($this->machine('tern-220', $heldAs));
         $this->safe($job);
-        $this->send('POST', "/jobs/{$job->id}/safety-answers", ['answers' => ['browned' => true]])->assertOk()->assertJsonPath('redTag.reason', 'browned or melted connector');
+        $this->send('POST', "/jobs/{$job->id}/safety-answers", ['answers' => ['browned' => true]])
+            ->assertOk()
+            ->assertJsonPath('redTag.reason', 'browned or melted connector');
 
         return $job;
     }
@@ -135,7 +203,15 @@ final class RedTagTest extends BenchTestCase
     private function mend(Job $job): void
     {
         $this->send('POST', "/jobs/{$job->id}/station", ['to' => 'diagnosis', 'version' => $job->refresh()->version])->assertOk();
-        $this->send('POST', "/jobs/{$job->id}/faults", ['faults' => ['connector-burning'], 'version' => $job->refresh()->version])->assertOk();
-        $this->send('POST', "/jobs/{$job->id}/mends", ['fault' => 'connector-burning', 'done' => 'Both halves renewed, crimped'])->assertOk();
+        $this->send(
+            'POST',
+            "/jobs/{$job->id}/faults",
+            ['faults' => ['connector-burning'], 'version' => $job->refresh()->version],
+        )->assertOk();
+        $this->send(
+            'POST',
+            "/jobs/{$job->id}/mends",
+            ['fault' => 'connector-burning', 'done' => 'Both halves renewed, crimped'],
+        )->assertOk();
     }
 }

@@ -31,7 +31,11 @@ final class SchemaTest extends BenchTestCase
             self::assertSame([], array_diff($this->tables(), $fresh), 'left over');
             self::assertEquals($parts, DB::table('parts')->orderBy('id')->get(['number', 'on_hand', 'value_minor'])->toArray());
             self::assertSame(8, (int) DB::table('bin_stocks')->where('part_id', 1)->value('on_hand'));
-            self::assertEquals([['tern-220', 1]], DB::table('part_uses')->get()->map(static fn (object $u): array => [$u->family, $u->times])->all(), 'two uses and one put back');
+            self::assertEquals(
+                [['tern-220', 1]],
+                DB::table('part_uses')->get()->map(static fn (object $u): array => [$u->family, $u->times])->all(),
+                'two uses and one put back',
+            );
         });
     }
 
@@ -51,7 +55,11 @@ final class SchemaTest extends BenchTestCase
         $kept = array_filter(explode("\n", (string) file_get_contents(dirname(__DIR__).'/Schemas/landed.txt')));
         foreach ($kept as $line) {
             [$hash, $name] = explode('  ', $line);
-            self::assertSame($hash, hash_file('sha256', database_path("migrations/{$name}")), "{$name} has landed: shops have run it. Put it back as it was and add a new one.");
+            self::assertSame(
+                $hash,
+                hash_file('sha256', database_path("migrations/{$name}")),
+                "{$name} has landed: shops have run it. Put it back as it was and add a new one.",
+            );
         }
         self::assertGreaterThan(15, count($kept));
     }
@@ -82,12 +90,23 @@ final class SchemaTest extends BenchTestCase
     private function tables(): array
     {
         $rows = [
-            ...DB::select("SELECT table_name || '.' || column_name || ' ' || data_type || coalesce('(' || character_maximum_length || ')', '') || ' ' || is_nullable || ' ' || coalesce(column_default, '') AS words FROM information_schema.columns WHERE table_schema = 'public'"),
+            ...DB::select(
+                "SELECT table_name || '.' || column_name || ' ' || data_type || coalesce('(' || character_maximum_length || ')', '') || ' ' || is_nullable || ' ' || coalesce(column_default, '') AS words FROM information_schema.columns WHERE table_schema = 'public'",
+            ),
             ...DB::select("SELECT indexdef AS words FROM pg_indexes WHERE schemaname = 'public'"),
-            ...DB::select("SELECT conrelid::regclass || ' ' || conname || ' ' || pg_get_constraintdef(oid) AS words FROM pg_constraint WHERE connamespace = 'public'::regnamespace"),
+            ...DB::select(
+                "SELECT conrelid::regclass || ' ' || conname || ' ' || pg_get_constraintdef(oid) AS words FROM pg_constraint WHERE connamespace = 'public'::regnamespace",
+            ),
         ];
         // a rule that was dumped and read back is the same rule with other brackets
-        $words = array_map(static fn (object $row): string => (string) preg_replace('/::(character varying|text|double precision)(\[\])?|[()]/', '', (string) $row->words), $rows);
+        $words = array_map(
+            static fn (object $row): string => (string) preg_replace(
+                '/::(character varying|text|double precision)(\[\])?|[()]/',
+                '',
+                (string) $row->words,
+            ),
+            $rows,
+        );
         sort($words);
 
         return $words;

@@ -56,7 +56,15 @@ final class ScreensTest extends BenchTestCase
         $this->actingAs($this->person());
         $count = function (): array {
             $counts = [];
-            foreach (['/bench', '/machines', '/parts', '/machines/'.DB::table('machines')->value('tag'), '/jobs/'.DB::table('jobs')->min('id'), '/guides', '/jobs/'.DB::table('jobs')->min('id').'/fix'] as $path) {
+            foreach ([
+                '/bench',
+                '/machines',
+                '/parts',
+                '/machines/'.DB::table('machines')->value('tag'),
+                '/jobs/'.DB::table('jobs')->min('id'),
+                '/guides',
+                '/jobs/'.DB::table('jobs')->min('id').'/fix',
+            ] as $path) {
                 $this->getJson("/api/v1{$path}")->assertOk(); // what is worked out once is kept
                 DB::enableQueryLog();
                 DB::flushQueryLog();
@@ -114,7 +122,9 @@ final class ScreensTest extends BenchTestCase
     {
         $this->actingAs($this->person());
         $this->part(2); // 2 at 120
-        $this->send('POST', '/parts/LIN-1/movements', ['kind' => 'received', 'quantity' => 2, 'unitCostMinor' => 180])->assertOk()->assertJsonPath('part.valueMinor', 600);
+        $this->send('POST', '/parts/LIN-1/movements', ['kind' => 'received', 'quantity' => 2, 'unitCostMinor' => 180])
+            ->assertOk()
+            ->assertJsonPath('part.valueMinor', 600);
         $job = $this->job();
         $this->atFix($job);
 
@@ -124,9 +134,17 @@ final class ScreensTest extends BenchTestCase
         self::assertTrue($back->json('parts.0.undone'));
         self::assertNull(collect((array) $back->json('positions'))->firstWhere('position', 'liner')['part']);
         $this->getJson('/api/v1/parts/LIN-1')->assertJsonPath('part.onHand', 4)->assertJsonPath('part.valueMinor', 600);
-        $this->assertRefused($this->send('DELETE', "/jobs/{$job->id}/parts/{$used->json('parts.0.id')}"), 409, 'movement', 'put back already');
+        $this->assertRefused(
+            $this->send('DELETE', "/jobs/{$job->id}/parts/{$used->json('parts.0.id')}"),
+            409,
+            'movement',
+            'put back already',
+        );
 
-        $this->send('POST', '/parts/LIN-1/movements', ['kind' => 'counted', 'quantity' => 3])->assertOk()->assertJsonPath('part.onHand', 3)->assertJsonPath('movements.0.quantity', -1);
+        $this->send('POST', '/parts/LIN-1/movements', ['kind' => 'counted', 'quantity' => 3])
+            ->assertOk()
+            ->assertJsonPath('part.onHand', 3)
+            ->assertJsonPath('movements.0.quantity', -1);
         self::assertSame(3, (int) DB::table('movements')->sum('quantity'), 'on hand is the sum of the movements');
     }
 
@@ -175,7 +193,10 @@ final class ScreensTest extends BenchTestCase
 
         $this->send('POST', "/jobs/{$job->id}/hidden-checks", ['check' => $next['code']])->assertOk();
 
-        self::assertNotContains($next['code'], array_column((array) $this->getJson("/api/v1/jobs/{$job->id}/diagnosis")->json('next'), 'code'));
+        self::assertNotContains(
+            $next['code'],
+            array_column((array) $this->getJson("/api/v1/jobs/{$job->id}/diagnosis")->json('next'), 'code'),
+        );
     }
 
     private function fill(int $jobs): void
@@ -196,6 +217,9 @@ final class ScreensTest extends BenchTestCase
     /** @return list<array{string, string}> */
     private function hits(string $text): array
     {
-        return array_map(static fn (array $hit): array => [$hit['kind'], $hit['key']], (array) $this->getJson('/api/v1/scan?text='.rawurlencode($text))->assertOk()->json('hits'));
+        return array_map(
+            static fn (array $hit): array => [$hit['kind'], $hit['key']],
+            (array) $this->getJson('/api/v1/scan?text='.rawurlencode($text))->assertOk()->json('hits'),
+        );
     }
 }

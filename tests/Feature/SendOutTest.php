@@ -33,10 +33,22 @@ final class SendOutTest extends BenchTestCase
         $job = $this->job($machine);
         $job->update(['complaint' => 'It clicks <script>alert(1)</script>']);
         $this->ready($job, withPart: true);
-        $this->sendOut($job, 'owner', ['note' => 'Keep it under 240 °C', 'warrantyDays' => 90, 'warrantyHours' => 500])->assertOk()->assertJsonPath('sheet', true);
+        $this->sendOut($job, 'owner', ['note' => 'Keep it under 240 °C', 'warrantyDays' => 90, 'warrantyHours' => 500])
+            ->assertOk()
+            ->assertJsonPath('sheet', true);
 
         $page = $this->asOwner($machine)->assertOk();
-        foreach (['Repair report', 'Liner cooked', 'Done as the guide says', 'Liner 4/2 mm', 'Tug heater and sensor leads', 'Keep it under 240', 'Warranty of the repair', "1\u{A0}700", '&lt;script&gt;'] as $seen) {
+        foreach ([
+            'Repair report',
+            'Liner cooked',
+            'Done as the guide says',
+            'Liner 4/2 mm',
+            'Tug heater and sensor leads',
+            'Keep it under 240',
+            'Warranty of the repair',
+            "1\u{A0}700",
+            '&lt;script&gt;',
+        ] as $seen) {
             self::assertStringContainsString($seen, (string) $page->getContent());
         }
         foreach ([$this->bo->name, 'Ines Halloran', 'EUR', 'LIN-1', '<script>', 'diagnosis'] as $unseen) {
@@ -76,16 +88,32 @@ final class SendOutTest extends BenchTestCase
         self::assertSame('used', $way['grade']);
         self::assertStringContainsString("Nozzle (900 of 600\u{A0}h)", implode(' ', $way['gradeBecause']));
 
-        $this->assertRefused($this->sendOut($job, 'sale', ['grade' => 'fresh', 'gradeBecause' => 'it shines']), 422, 'grade', 'never higher');
+        $this->assertRefused(
+            $this->sendOut($job, 'sale', ['grade' => 'fresh', 'gradeBecause' => 'it shines']),
+            422,
+            'grade',
+            'never higher',
+        );
         $this->assertRefused($this->sendOut($job, 'sale', ['grade' => 'worn']), 422, 'gradeBecause', 'its buyer reads it');
         self::assertNull($job->refresh()->finished_at, 'nothing is half done');
-        $this->sendOut($job, 'sale', ['grade' => 'worn', 'gradeBecause' => 'frame was dropped', 'shortcomings' => 'cover cracked', 'priceMinor' => 12_000])->assertOk();
+        $this->sendOut(
+            $job,
+            'sale',
+            ['grade' => 'worn', 'gradeBecause' => 'frame was dropped', 'shortcomings' => 'cover cracked', 'priceMinor' => 12_000],
+        )->assertOk();
 
         $release = Release::query()->where('job_id', $job->id)->firstOrFail();
         self::assertSame(Grade::Worn->value, $release->grade);
         $this->get("/o/{$before}")->assertNotFound();
         $page = (string) $this->asOwner($machine->refresh())->assertOk()->getContent();
-        foreach (['Condition sheet', 'frame was dropped', 'Known: cover cracked', 'Wearing parts', 'X carriage wheels', "1\u{A0}800 h"] as $seen) {
+        foreach ([
+            'Condition sheet',
+            'frame was dropped',
+            'Known: cover cracked',
+            'Wearing parts',
+            'X carriage wheels',
+            "1\u{A0}800 h",
+        ] as $seen) {
             self::assertStringContainsString($seen, $page);
         }
         self::assertStringNotContainsString('It clicks', $page, 'what a former owner said is not the buyer’s');
@@ -93,7 +121,10 @@ final class SendOutTest extends BenchTestCase
         $this->actingAs($this->bo);
         $hits = $this->getJson('/api/v1/scan?text='.urlencode("http://elsewhere/o/{$machine->page_key}"))->assertOk();
         self::assertTrue($hits->json('hits.0.exact'));
-        self::assertStringContainsString('out of date', (string) $this->getJson('/api/v1/scan?text='.urlencode("http://elsewhere/o/{$before}"))->json('problem'));
+        self::assertStringContainsString(
+            'out of date',
+            (string) $this->getJson('/api/v1/scan?text='.urlencode("http://elsewhere/o/{$before}"))->json('problem'),
+        );
     }
 
     public function test_a_tagged_machine_goes_back_with_its_danger_in_writing(): void
@@ -147,7 +178,11 @@ final class SendOutTest extends BenchTestCase
 
     public function test_after_its_days_or_its_hours_or_with_another_fault_it_is_none(): void
     {
-        foreach ([['days' => 91, 'hours' => 1100.0, 'fault' => 'tube-cooked'], ['days' => 30, 'hours' => 1501.0, 'fault' => 'tube-cooked'], ['days' => 30, 'hours' => 1100.0, 'fault' => 'gear-worn']] as $later) {
+        foreach ([
+            ['days' => 91, 'hours' => 1100.0, 'fault' => 'tube-cooked'],
+            ['days' => 30, 'hours' => 1501.0, 'fault' => 'tube-cooked'],
+            ['days' => 30, 'hours' => 1100.0, 'fault' => 'gear-worn'],
+        ] as $later) {
             $machine = $this->machine(heldAs: 'owner');
             $first = $this->job($machine, hours: 1000.0);
             $this->ready($first);

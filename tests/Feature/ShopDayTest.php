@@ -37,7 +37,10 @@ final class ShopDayTest extends BenchTestCase
         Job::query()->whereKey($job->id)->update(['promised_for' => '2026-11-27']);
         $bench = $this->getJson('/api/v1/bench')->assertOk();
 
-        self::assertTrue(collect((array) $bench->json('groups'))->flatMap(static fn (array $g): array => $g['lines'])->firstWhere('job', $job->id)['late']);
+        self::assertTrue(
+            collect((array) $bench->json('groups'))->flatMap(static fn (array $g): array => $g['lines'])
+                ->firstWhere('job', $job->id)['late'],
+        );
         self::assertStringContainsString('so it is late', (string) $bench->json('pickBecause'));
         $new = ['kind' => 'repair', 'family' => 'tern-220', 'heldAs' => 'farm', 'complaint' => 'It clicks', 'began' => 'crept-in'];
         $this->assertRefused($this->send('POST', '/jobs', ['promisedFor' => '2026-11-27'] + $new), 422, 'promisedFor', 'passed already');
@@ -58,7 +61,14 @@ final class ShopDayTest extends BenchTestCase
         $job = $this->job();
         WorkSpell::query()->delete();
         foreach (['10:00' => '10:40', '11:20' => '11:50'] as $from => $to) {
-            WorkSpell::query()->create(['job_id' => $job->id, 'person_id' => $this->person()->id, 'station' => 'diagnosis', 'began_at' => "2026-11-27 {$from}:00", 'last_seen_at' => "2026-11-27 {$to}:00", 'ended_at' => "2026-11-27 {$to}:00"]);
+            WorkSpell::query()->create([
+                'job_id' => $job->id,
+                'person_id' => $this->person()->id,
+                'station' => 'diagnosis',
+                'began_at' => "2026-11-27 {$from}:00",
+                'last_seen_at' => "2026-11-27 {$to}:00",
+                'ended_at' => "2026-11-27 {$to}:00",
+            ]);
         }
 
         self::assertSame(30, $this->getJson('/api/v1/bench')->json('minutesDone'));

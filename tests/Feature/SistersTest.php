@@ -27,7 +27,10 @@ final class SistersTest extends BenchTestCase
 
         self::assertEqualsCanonicalizing([$tern->tag, $wren->tag], array_column((array) $list->json('machines'), 'tag'));
         self::assertSame('None of 2 looked at yet.', $list->json('said'));
-        self::assertNull(collect((array) $this->getJson("/api/v1/jobs/{$job->id}")->json('diagnoses'))->firstWhere('fault', 'tensioner-skewed')['sisters'], 'it is not offered twice');
+        self::assertNull(
+            collect((array) $this->getJson("/api/v1/jobs/{$job->id}")->json('diagnoses'))->firstWhere('fault', 'tensioner-skewed')['sisters'],
+            'it is not offered twice',
+        );
     }
 
     public function test_a_fault_only_some_can_have_leaves_the_others_out(): void
@@ -47,15 +50,33 @@ final class SistersTest extends BenchTestCase
         $list = $this->open($this->confirmed('tensioner-skewed'), 'tensioner-skewed')->json('id');
         self::assertSame([null], array_column((array) $this->getJson("/api/v1/machines/{$sisters[0]->tag}")->json('lookLists'), 'here'));
 
-        $this->send('POST', "/look-lists/{$list}/looks", ['tag' => $sisters[0]->tag, 'affected' => true, 'note' => 'rubs left'])->assertOk();
+        $this->send(
+            'POST',
+            "/look-lists/{$list}/looks",
+            ['tag' => $sisters[0]->tag, 'affected' => true, 'note' => 'rubs left'],
+        )->assertOk();
         $after = $this->send('POST', "/look-lists/{$list}/looks", ['tag' => strtolower($sisters[1]->tag), 'affected' => false])->assertOk();
 
         self::assertSame([3, 2, 1], [$after->json('all'), $after->json('looked'), $after->json('affected')]);
         // R: prop.test(1, 2, correct = FALSE)$conf.int is 0.0945 to 0.9055
-        self::assertEqualsWithDelta([0.09453120573423074, 0.9054687942657693], [$after->json('shareLow'), $after->json('shareHigh')], 1e-12);
-        self::assertSame([$sisters[2]->tag, $sisters[0]->tag, $sisters[1]->tag], array_column((array) $after->json('machines'), 'tag'), 'those to look at first, then the affected ones');
+        self::assertEqualsWithDelta(
+            [0.09453120573423074, 0.9054687942657693],
+            [$after->json('shareLow'), $after->json('shareHigh')],
+            1e-12,
+        );
+        self::assertSame(
+            [$sisters[2]->tag, $sisters[0]->tag, $sisters[1]->tag],
+            array_column((array) $after->json('machines'), 'tag'),
+            'those to look at first, then the affected ones',
+        );
         self::assertSame([true], array_column((array) $this->getJson("/api/v1/machines/{$sisters[0]->tag}")->json('lookLists'), 'here'));
-        self::assertSame([[1, 3, 2, 1]], array_map(static fn (array $l): array => [$l['id'] === $list ? 1 : 0, $l['all'], $l['looked'], $l['affected']], (array) $this->getJson('/api/v1/look-lists')->json('lists')));
+        self::assertSame(
+            [[1, 3, 2, 1]],
+            array_map(
+                static fn (array $l): array => [$l['id'] === $list ? 1 : 0, $l['all'], $l['looked'], $l['affected']],
+                (array) $this->getJson('/api/v1/look-lists')->json('lists'),
+            ),
+        );
     }
 
     public function test_the_same_check_in_a_job_settles_the_look(): void
@@ -65,7 +86,11 @@ final class SistersTest extends BenchTestCase
         $list = $this->open($this->confirmed('tensioner-skewed'), 'tensioner-skewed')->json('id');
         $job = $this->job($sister);
 
-        $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['belt-dust' => true, 'belt-frayed' => false], 'check' => 'belt-dust-look'])->assertOk();
+        $this->send(
+            'POST',
+            "/jobs/{$job->id}/findings",
+            ['findings' => ['belt-dust' => true, 'belt-frayed' => false], 'check' => 'belt-dust-look'],
+        )->assertOk();
 
         $this->getJson("/api/v1/look-lists/{$list}")->assertJsonPath('affected', 1)->assertJsonPath('looked', 1);
     }
@@ -80,7 +105,12 @@ final class SistersTest extends BenchTestCase
         $this->assertRefused($this->open($job, 'knob-screws-free'), 409, 'fault', 'not confirmed');
         $list = $this->open($job, 'tensioner-skewed')->assertOk()->json('id');
         $this->assertRefused($this->open($job, 'tensioner-skewed'), 409, 'fault', 'open already');
-        $this->assertRefused($this->send('POST', "/look-lists/{$list}/looks", ['tag' => $job->machine->tag, 'affected' => true]), 409, 'tag', 'not on this look-list');
+        $this->assertRefused(
+            $this->send('POST', "/look-lists/{$list}/looks", ['tag' => $job->machine->tag, 'affected' => true]),
+            409,
+            'tag',
+            'not on this look-list',
+        );
 
         $this->send('POST', "/look-lists/{$list}/end")->assertOk();
         $this->assertRefused($this->send('POST', "/look-lists/{$list}/end"), 409, 'list', 'closed');

@@ -51,7 +51,11 @@ final class SmallRulesTest extends BenchTestCase
         $line = function () use ($job): array {
             $bench = $this->getJson('/api/v1/bench')->assertOk();
 
-            return [collect((array) $bench->json('groups'))->flatMap(static fn (array $g): array => $g['lines'])->firstWhere('job', $job->id)['late'], str_contains((string) $bench->json('pickBecause'), 'late')];
+            return [
+                collect((array) $bench->json('groups'))->flatMap(static fn (array $g): array => $g['lines'])
+                    ->firstWhere('job', $job->id)['late'],
+                str_contains((string) $bench->json('pickBecause'), 'late'),
+            ];
         };
         foreach ([[0, false], [-1, true], [1, false]] as [$days, $late]) {
             $job->update(['promised_for' => now()->addDays($days)->toDateString()]);
@@ -97,7 +101,13 @@ final class SmallRulesTest extends BenchTestCase
         foreach ([JobKind::Repair, JobKind::Repair, JobKind::Service, JobKind::Inspection] as $i => $kind) {
             $job = $this->app->make(BookIn::class)->book($this->machine(), new Booking($kind, 'It clicks', Began::NotKnown), $by);
             if ($i % 2 === 0) {
-                Confirmed::query()->create(['job_id' => $job->id, 'fault' => 'belt-slack', 'probability' => 0.5, 'person_id' => $by->id, 'at' => now()]);
+                Confirmed::query()->create([
+                    'job_id' => $job->id,
+                    'fault' => 'belt-slack',
+                    'probability' => 0.5,
+                    'person_id' => $by->id,
+                    'at' => now(),
+                ]);
             }
             $job->update(['finished_at' => now()]);
         }
@@ -114,7 +124,13 @@ final class SmallRulesTest extends BenchTestCase
         $tags = [];
         foreach (['bench', 'unmended', 'service', 'scrap', 'donor'] as $place) {
             $job = $this->job($this->machine());
-            RedTag::query()->create(['machine_id' => $job->machine_id, 'job_id' => $job->id, 'reason' => 'brown plug', 'put_on_by' => $by->id, 'put_on_at' => now()]);
+            RedTag::query()->create([
+                'machine_id' => $job->machine_id,
+                'job_id' => $job->id,
+                'reason' => 'brown plug',
+                'put_on_by' => $by->id,
+                'put_on_at' => now(),
+            ]);
             $job->machine->update(['place' => $place]);
             $tags[$place] = $job->machine->tag;
         }
@@ -128,7 +144,10 @@ final class SmallRulesTest extends BenchTestCase
         $this->actingAs($this->person());
         $job = $this->job();
         $status = fn (string $path, string $type, int $bytes): int => $this->call('POST', "/api/v1{$path}", [], [], [], [
-            'HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => (string) \Illuminate\Support\Str::uuid(), 'CONTENT_TYPE' => $type, 'HTTP_CONTENT_LENGTH' => (string) $bytes,
+            'HTTP_ACCEPT' => 'application/json',
+            'HTTP_IDEMPOTENCY_KEY' => (string) \Illuminate\Support\Str::uuid(),
+            'CONTENT_TYPE' => $type,
+            'HTTP_CONTENT_LENGTH' => (string) $bytes,
         ], 'x')->getStatusCode();
         foreach ([
             ["/jobs/{$job->id}/mends", 'application/json', 262_144],
@@ -185,6 +204,13 @@ final class SmallRulesTest extends BenchTestCase
     {
         $supplier = Supplier::query()->create(['name' => 'North Parts', 'lead_days' => 7, 'contact' => '']);
 
-        return Supply::query()->create(['part_id' => $part, 'supplier_id' => $supplier->id, 'number' => 'N-1', 'pack' => $pack, 'pack_cost_minor' => $minor, 'preferred' => true]);
+        return Supply::query()->create([
+            'part_id' => $part,
+            'supplier_id' => $supplier->id,
+            'number' => 'N-1',
+            'pack' => $pack,
+            'pack_cost_minor' => $minor,
+            'preferred' => true,
+        ]);
     }
 }

@@ -15,7 +15,11 @@ final class SpoolsTest extends BenchTestCase
     {
         parent::setUp();
         $this->actingAs($this->person(Role::Technician));
-        $this->send('POST', '/spools', ['material' => 'PETG', 'colour' => 'black', 'lot' => 'L-1', 'netG' => 1000, 'emptyG' => 230])->assertOk();
+        $this->send(
+            'POST',
+            '/spools',
+            ['material' => 'PETG', 'colour' => 'black', 'lot' => 'L-1', 'netG' => 1000, 'emptyG' => 230],
+        )->assertOk();
     }
 
     public function test_what_is_left_is_weighed_with_the_spool(): void
@@ -71,7 +75,9 @@ final class SpoolsTest extends BenchTestCase
 
     private function belief(int $job): float
     {
-        $wet = collect((array) $this->getJson("/api/v1/jobs/{$job}/diagnosis?school=measure-first")->assertOk()->json('suspects'))->firstWhere('fault', 'filament-wet');
+        $wet = collect(
+            (array) $this->getJson("/api/v1/jobs/{$job}/diagnosis?school=measure-first")->assertOk()->json('suspects'),
+        )->firstWhere('fault', 'filament-wet');
 
         return is_array($wet) && is_numeric($wet['probability']) ? (float) $wet['probability'] : 0.0;
     }

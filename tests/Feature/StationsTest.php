@@ -33,7 +33,10 @@ final class StationsTest extends BenchTestCase
 
         $this->assertRefused($this->move($job, 'diagnosis'), 409, 'why', 'Say why');
         $this->move($job, 'diagnosis', 'the gear looks fine after all')->assertOk();
-        self::assertStringContainsString('the gear looks fine', (string) $this->getJson("/api/v1/machines/{$job->machine->tag}")->json('timeline.0.text'));
+        self::assertStringContainsString(
+            'the gear looks fine',
+            (string) $this->getJson("/api/v1/machines/{$job->machine->tag}")->json('timeline.0.text'),
+        );
     }
 
     /** @return iterable<string, array{string, array<string, mixed>, string}> */
@@ -64,13 +67,28 @@ final class StationsTest extends BenchTestCase
         $job = $this->job();
         $this->atProve($job);
 
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/proofs", ['proof' => 'runaway-hotend', 'value' => 30]), 409, 'proof', 'opens when');
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/proofs", ['proof' => 'feeder-print', 'passed' => true]), 409, 'proof', 'does not owe');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/proofs", ['proof' => 'runaway-hotend', 'value' => 30]),
+            409,
+            'proof',
+            'opens when',
+        );
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/proofs", ['proof' => 'feeder-print', 'passed' => true]),
+            409,
+            'proof',
+            'does not owe',
+        );
         $this->assertRefused($this->send('POST', "/jobs/{$job->id}/proofs", ['proof' => 'leads-tug']), 422, 'passed', 'pass or fail');
         foreach (['leads-tug', 'power-on', 'home'] as $proof) {
             $this->send('POST', "/jobs/{$job->id}/proofs", ['proof' => $proof, 'passed' => true])->assertOk();
         }
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/proofs", ['proof' => 'feed', 'passed' => true]), 422, 'value', '97 to 103 mm');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/proofs", ['proof' => 'feed', 'passed' => true]),
+            422,
+            'value',
+            '97 to 103 mm',
+        );
     }
 
     public function test_what_a_job_waits_for_is_said_and_ends(): void
@@ -90,9 +108,19 @@ final class StationsTest extends BenchTestCase
         $this->actingAs($this->person());
         $job = $this->job();
 
-        $this->send('PATCH', "/jobs/{$job->id}", ['complaint' => 'It clicks loudly', 'cameAlong' => 'a spool', 'version' => 1])->assertOk()->assertJsonPath('complaint', 'It clicks loudly');
-        self::assertStringContainsString('came along is now “a spool”', (string) $this->getJson("/api/v1/machines/{$job->machine->tag}")->json('timeline.0.text'));
-        $this->assertRefused($this->send('PATCH', "/jobs/{$job->id}", ['version' => $job->refresh()->version]), 422, 'complaint', 'Nothing was given');
+        $this->send('PATCH', "/jobs/{$job->id}", ['complaint' => 'It clicks loudly', 'cameAlong' => 'a spool', 'version' => 1])
+            ->assertOk()
+            ->assertJsonPath('complaint', 'It clicks loudly');
+        self::assertStringContainsString(
+            'came along is now “a spool”',
+            (string) $this->getJson("/api/v1/machines/{$job->machine->tag}")->json('timeline.0.text'),
+        );
+        $this->assertRefused(
+            $this->send('PATCH', "/jobs/{$job->id}", ['version' => $job->refresh()->version]),
+            422,
+            'complaint',
+            'Nothing was given',
+        );
     }
 
     public function test_a_finished_job_takes_nothing_more(): void
@@ -102,7 +130,12 @@ final class StationsTest extends BenchTestCase
         $this->send('POST', "/jobs/{$job->id}/release", ['to' => 'donor', 'version' => 1])->assertOk();
 
         $this->assertRefused($this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['strings' => true]]), 409, 'job', 'finished');
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/release", ['to' => 'scrap', 'version' => $job->refresh()->version]), 409, 'job', 'finished');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/release", ['to' => 'scrap', 'version' => $job->refresh()->version]),
+            409,
+            'job',
+            'finished',
+        );
     }
 
     public function test_a_scrapped_machine_stays_scrapped(): void
@@ -111,7 +144,12 @@ final class StationsTest extends BenchTestCase
         $job = $this->job();
         $this->send('POST', "/jobs/{$job->id}/release", ['to' => 'scrap', 'version' => 1])->assertOk();
 
-        $this->assertRefused($this->send('POST', '/jobs', ['tag' => $job->machine->tag, 'kind' => 'repair', 'complaint' => 'x', 'began' => 'not-known']), 409, 'tag', 'scrapped');
+        $this->assertRefused(
+            $this->send('POST', '/jobs', ['tag' => $job->machine->tag, 'kind' => 'repair', 'complaint' => 'x', 'began' => 'not-known']),
+            409,
+            'tag',
+            'scrapped',
+        );
     }
 
     public function test_a_machine_goes_only_where_its_holder_allows(): void

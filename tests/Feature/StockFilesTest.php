@@ -36,7 +36,10 @@ final class StockFilesTest extends BenchTestCase
             ."INS-1;Twice;washer;Z1;;;;;\n"
             ."INS-2;Longer;washer;Z1;;Marram Motoin;M98;10;1\n")->assertOk();
 
-        self::assertSame([2 => 'same', 3 => 'new', 4 => 'wrong', 5 => 'wrong', 6 => 'wrong'], array_column((array) $file->json('rows'), 'fate', 'line'));
+        self::assertSame(
+            [2 => 'same', 3 => 'new', 4 => 'wrong', 5 => 'wrong', 6 => 'wrong'],
+            array_column((array) $file->json('rows'), 'fate', 'line'),
+        );
         $messages = array_column((array) $file->json('rows'), 'message', 'line');
         self::assertStringContainsString('part class “fann”', $messages[4]);
         self::assertStringContainsString('stands in line 3 already', $messages[5]);
@@ -44,7 +47,12 @@ final class StockFilesTest extends BenchTestCase
         self::assertSame(1, Part::query()->count());
 
         // all rows or none
-        $this->assertRefused($this->send('POST', "/stock-files/{$file->json('id')}/apply", ['onlySound' => false]), 409, 'rows', 'Nothing was taken in. Line 4');
+        $this->assertRefused(
+            $this->send('POST', "/stock-files/{$file->json('id')}/apply", ['onlySound' => false]),
+            409,
+            'rows',
+            'Nothing was taken in. Line 4',
+        );
         self::assertSame(1, Part::query()->count());
         // or the sound ones only, once
         $this->send('POST', "/stock-files/{$file->json('id')}/apply", ['onlySound' => true])->assertOk();
@@ -52,7 +60,12 @@ final class StockFilesTest extends BenchTestCase
         self::assertSame(['Brass insert M3', 'Z1', 'washer'], [$insert->name, $insert->bin, $insert->class]);
         $supply = Supply::query()->where('part_id', $insert->id)->firstOrFail();
         self::assertSame([420, 100, 'M99', true], [$supply->pack_cost_minor, $supply->pack, $supply->number, $supply->preferred]);
-        $this->assertRefused($this->send('POST', "/stock-files/{$file->json('id')}/apply", ['onlySound' => true]), 409, 'file', 'taken in already');
+        $this->assertRefused(
+            $this->send('POST', "/stock-files/{$file->json('id')}/apply", ['onlySound' => true]),
+            409,
+            'file',
+            'taken in already',
+        );
         // it is found by what people call it and by the supplier's number
         self::assertSame('INS-1', $this->getJson('/api/v1/parts?text=heat-set')->json('parts.0.number'));
         self::assertSame('INS-1', $this->getJson('/api/v1/parts?text=m99')->json('parts.0.number'));
@@ -67,11 +80,18 @@ final class StockFilesTest extends BenchTestCase
         $this->send('POST', "/stock-files/{$file->json('id')}/apply", ['onlySound' => false])->assertOk();
         self::assertSame([12, 12 * 120], [$liner->refresh()->on_hand, $liner->value_minor]);
 
-        $file = $this->bring('movements', "number\tkind\tquantity\tunit_cost\tbatch\nLIN-1\treceived\t8\t2,00\tB-7\nLIN-1\tscrapped\t21\t\t\nLIN-1\tscrapped\t20\t\t\nGONE\treceived\t1\t1\t\nLIN-1\tused\t1\t\t\nLIN-1\treceived\t2 m\t1\t\nLIN-1\treceived\t1\t120,00\t\nLIN-1\treceived\t1,5\t1\t\n");
+        $file = $this->bring(
+            'movements',
+            "number\tkind\tquantity\tunit_cost\tbatch\nLIN-1\treceived\t8\t2,00\tB-7\nLIN-1\tscrapped\t21\t\t\nLIN-1\tscrapped\t20\t\t\nGONE\treceived\t1\t1\t\nLIN-1\tused\t1\t\t\nLIN-1\treceived\t2 m\t1\t\nLIN-1\treceived\t1\t120,00\t\nLIN-1\treceived\t1,5\t1\t\n",
+        );
         $rows = (array) $file->json('rows');
         $fates = array_column($rows, 'fate', 'line');
         // the second row would take more than the first has brought; the third takes all of it
-        self::assertSame(['moves', 'wrong', 'moves', 'wrong', 'wrong', 'wrong', 'moves', 'wrong'], array_values($fates), (string) json_encode($rows));
+        self::assertSame(
+            ['moves', 'wrong', 'moves', 'wrong', 'wrong', 'wrong', 'moves', 'wrong'],
+            array_values($fates),
+            (string) json_encode($rows),
+        );
         $said = array_column($rows, 'message', 'line');
         self::assertStringContainsString('There are 20 in bin C4', $said[3]);
         self::assertStringContainsString('no part “GONE”', $said[5]);
@@ -93,7 +113,10 @@ final class StockFilesTest extends BenchTestCase
         self::assertSame(['changed', 'name, where it is bought'], [$file->json('rows.0.fate'), $file->json('rows.0.message')]);
         $this->send('POST', "/stock-files/{$file->json('id')}/apply", ['onlySound' => false])->assertOk();
         $part->refresh();
-        self::assertSame(['Liner short', 'white tube', 'Cut square.', 80], [$part->name, $part->words, $part->notes, $part->shelf_life_weeks]);
+        self::assertSame(
+            ['Liner short', 'white tube', 'Cut square.', 80],
+            [$part->name, $part->words, $part->notes, $part->shelf_life_weeks],
+        );
         $supply = Supply::query()->firstOrFail();
         self::assertSame(['M77', 700, 600], [$supply->number, $supply->pack_cost_minor, $supply->was_minor]);
         foreach (['short', 'white', 'm77'] as $word) {
@@ -162,6 +185,18 @@ final class StockFilesTest extends BenchTestCase
     /** @return TestResponse<\Illuminate\Http\Response> */
     private function bring(string $kind, string $table): TestResponse
     {
-        return $this->call('POST', "/api/v1/stock-files/{$kind}?name=table.csv", [], [], [], ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => (string) Str::uuid()], $table);
+        return $this->call(
+            'POST',
+            "/api/v1/stock-files/{$kind}?name=table.csv",
+            [],
+            [],
+            [],
+            [
+                'CONTENT_TYPE' => 'application/octet-stream',
+                'HTTP_ACCEPT' => 'application/json',
+                'HTTP_IDEMPOTENCY_KEY' => (string) Str::uuid(),
+            ],
+            $table,
+        );
     }
 }

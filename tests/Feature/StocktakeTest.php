@@ -38,7 +38,11 @@ final class StocktakeTest extends BenchTestCase
 
     public function test_it_is_blind_until_a_bin_is_done_and_posts_what_differs(): void
     {
-        self::assertSame(['C4'], array_column((array) $this->getJson('/api/v1/stocktakes')->json('current.lines'), 'bin'), 'only bins that begin with C');
+        self::assertSame(
+            ['C4'],
+            array_column((array) $this->getJson('/api/v1/stocktakes')->json('current.lines'), 'bin'),
+            'only bins that begin with C',
+        );
         $sheet = $this->open('c4')->assertOk();
         self::assertStringNotContainsString('10', (string) json_encode($sheet->json('lines')), 'how many there should be is not told');
         $this->say('C4', 'LIN-1', 8)->assertOk();
@@ -47,13 +51,25 @@ final class StocktakeTest extends BenchTestCase
         $this->say('C4', 'NOZ-4', 6)->assertOk();
         $done = $this->send('POST', $this->path('C4').'/done')->assertOk();
         // two of 1.20 are missing, one of 2.00 is too many; the dearer difference first
-        self::assertSame([['LIN-1', -2, -240], ['NOZ-4', 1, 200]], array_map(static fn (array $v): array => [$v['part'], $v['pieces'], $v['valueMinor']], (array) $done->json('current.variances')));
+        self::assertSame(
+            [['LIN-1', -2, -240], ['NOZ-4', 1, 200]],
+            array_map(
+                static fn (array $v): array => [$v['part'], $v['pieces'], $v['valueMinor']],
+                (array) $done->json('current.variances'),
+            ),
+        );
         self::assertSame(10, $this->liner->refresh()->on_hand, 'nothing counts before it is posted');
 
         $this->send('POST', "/stocktakes/{$this->take}/end", ['post' => true])->assertOk();
         self::assertSame([8, 960], [$this->liner->refresh()->on_hand, $this->liner->value_minor]);
         self::assertSame(6, Part::numbered('NOZ-4')->on_hand);
-        self::assertSame([2, -40], [$this->getJson('/api/v1/stocktakes')->json('past.0.corrections'), $this->getJson('/api/v1/stocktakes')->json('past.0.valueMinor')]);
+        self::assertSame(
+            [2, -40],
+            [
+                $this->getJson('/api/v1/stocktakes')->json('past.0.corrections'),
+                $this->getJson('/api/v1/stocktakes')->json('past.0.valueMinor'),
+            ],
+        );
         $this->assertRefused($this->send('POST', "/stocktakes/{$this->take}/end", ['post' => true]), 409, 'stocktake', 'is ended');
         self::assertSame(0, Artisan::call('odd-bench:audit'), Artisan::output());
     }
@@ -68,7 +84,12 @@ final class StocktakeTest extends BenchTestCase
         self::assertSame('begun', $this->getJson('/api/v1/stocktakes')->json('current.lines.0.state'));
         $lines = (array) $this->open('C4')->json('lines');
         self::assertSame(['LIN-1' => 10, 'NOZ-4' => null], array_column($lines, 'counted', 'part'));
-        $this->assertRefused($this->send('POST', "/stocktakes/{$this->take}/end", ['post' => true]), 409, 'bins', 'Begun and not finished: C4');
+        $this->assertRefused(
+            $this->send('POST', "/stocktakes/{$this->take}/end", ['post' => true]),
+            409,
+            'bins',
+            'Begun and not finished: C4',
+        );
     }
 
     public function test_what_is_taken_while_it_is_counted_is_asked_about(): void

@@ -54,9 +54,18 @@ final class TrayTest extends BenchTestCase
         $difference = $this->fix()['differences'][0];
         self::assertSame(['M2.5×8', 2, 1], [$difference['what'], $difference['out'], $difference['in']]);
         $this->assertRefused($this->on('proof'), 409, 'to', 'Not accounted for on the tray: M2.5×8: 2 out, 1 in');
-        $this->assertRefused($this->send('POST', $this->url('differences/explanation'), ['because' => 'gone']), 422, 'because', 'few words');
+        $this->assertRefused(
+            $this->send('POST', $this->url('differences/explanation'), ['because' => 'gone']),
+            422,
+            'because',
+            'few words',
+        );
 
-        $this->send('POST', $this->url('differences/explanation'), ['because' => 'Fell behind the bench, hole is plugged with a spare of the same size tomorrow'])->assertOk();
+        $this->send(
+            'POST',
+            $this->url('differences/explanation'),
+            ['because' => 'Fell behind the bench, hole is plugged with a spare of the same size tomorrow'],
+        )->assertOk();
         self::assertTrue($this->fix()['differences'][0]['explained']);
         $this->on('proof')->assertOk();
     }
@@ -85,7 +94,12 @@ final class TrayTest extends BenchTestCase
         self::assertSame([3, 1], [$shroud['count'], $shroud['missing']]);
         $this->back(2)->assertOk();
         self::assertSame([1], array_column($this->fix()['differences'], 'steps')[0], 'the shroud owes nothing any more');
-        $this->assertRefused($this->send('POST', $this->url('teardown-steps/1/missing'), ['fasteners' => '9 M3x25']), 422, 'fasteners', 'cannot have been missing');
+        $this->assertRefused(
+            $this->send('POST', $this->url('teardown-steps/1/missing'), ['fasteners' => '9 M3x25']),
+            422,
+            'fasteners',
+            'cannot have been missing',
+        );
     }
 
     public function test_a_longer_screw_in_its_place_is_judged(): void
@@ -101,7 +115,14 @@ final class TrayTest extends BenchTestCase
 
     public function test_two_passes_and_parts_and_plugs(): void
     {
-        $this->takeOff(['off' => 'Rail', 'fasteners' => '4 M5x25', 'sockets' => ['Y'], 'parts' => ['rail'], 'firstPass' => 'all in, finger-tight', 'secondPass' => 'evenly, snug'])->assertOk();
+        $this->takeOff([
+            'off' => 'Rail',
+            'fasteners' => '4 M5x25',
+            'sockets' => ['Y'],
+            'parts' => ['rail'],
+            'firstPass' => 'all in, finger-tight',
+            'secondPass' => 'evenly, snug',
+        ])->assertOk();
         $this->back(1, ['finished' => false, 'sockets' => [], 'parts' => []])->assertOk();
         $kinds = array_column($this->fix()['differences'], 'kind');
         self::assertSame(['connector', 'part', 'pass'], $kinds);

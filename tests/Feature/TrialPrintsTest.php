@@ -20,11 +20,16 @@ final class TrialPrintsTest extends BenchTestCase
         $job = $this->job();
         $this->add($job, ['speed' => '60', 'retraction' => '5'], 2)->assertOk()->assertJsonPath('verdict', 'watch');
         $this->assertRefused($this->send('POST', "/jobs/{$job->id}/trials/conclusion", ['x' => 1]), 409, 'trials', 'change one setting');
-        $this->add($job, ['speed' => '60', 'retraction' => '6,5'], 2)->assertJsonPath('trials.1.changed', ['retraction'])->assertJsonPath('trials.1.settings.retraction', 6.5);
+        $this->add($job, ['speed' => '60', 'retraction' => '6,5'], 2)
+            ->assertJsonPath('trials.1.changed', ['retraction'])
+            ->assertJsonPath('trials.1.settings.retraction', 6.5);
         $this->add($job, ['speed' => '40', 'retraction' => '6.5'], 5)->assertJsonPath('matters', null)->assertJsonPath('verdict', 'watch');
         $this->assertRefused($this->send('POST', "/jobs/{$job->id}/trials/conclusion", ['x' => 2]), 409, 'trials', 'print both again');
         $this->add($job, ['speed' => '60', 'retraction' => '6.5'], 2);
-        $this->add($job, ['speed' => '40', 'retraction' => '6.5'], 5)->assertJsonPath('matters', 'speed')->assertJsonPath('verdict', 'ok')->assertJsonPath('concluded', null);
+        $this->add($job, ['speed' => '40', 'retraction' => '6.5'], 5)
+            ->assertJsonPath('matters', 'speed')
+            ->assertJsonPath('verdict', 'ok')
+            ->assertJsonPath('concluded', null);
 
         $this->send('POST', "/jobs/{$job->id}/trials/conclusion")->assertOk();
 
@@ -45,7 +50,9 @@ final class TrialPrintsTest extends BenchTestCase
         }
         $this->send('POST', "/jobs/{$job->id}/trials/conclusion")->assertOk();
 
-        self::assertFalse(collect((array) $this->getJson("/api/v1/jobs/{$job->id}")->json('findings'))->firstWhere('code', 'setting-cures-it')['present']);
+        self::assertFalse(
+            collect((array) $this->getJson("/api/v1/jobs/{$job->id}")->json('findings'))->firstWhere('code', 'setting-cures-it')['present'],
+        );
     }
 
     public function test_two_changes_at_once_are_warned_of(): void
@@ -54,7 +61,10 @@ final class TrialPrintsTest extends BenchTestCase
         $job = $this->job();
         $this->add($job, ['speed' => '60', 'fan' => 'off'], 2);
 
-        $this->add($job, ['speed' => '40', 'fan' => 'on'], 4)->assertJsonPath('trials.1.warning', 'Speed and fan changed at once: whatever happened, it is not known which did it.');
+        $this->add($job, ['speed' => '40', 'fan' => 'on'], 4)->assertJsonPath(
+            'trials.1.warning',
+            'Speed and fan changed at once: whatever happened, it is not known which did it.',
+        );
     }
 
     public function test_a_wrong_trial_is_withdrawn_and_its_number_is_not_given_again(): void
@@ -76,7 +86,12 @@ final class TrialPrintsTest extends BenchTestCase
 
         $this->assertRefused($this->add($job, [], 2), 422, 'settings', 'What was set');
         $this->assertRefused($this->add($job, ['speed' => '60'], 6), 422, 'rating', 'from 1 (bad) to 5');
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/trials", ['settings' => ['60'], 'rating' => 3]), 422, 'settings', 'names and values');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/trials", ['settings' => ['60'], 'rating' => 3]),
+            422,
+            'settings',
+            'names and values',
+        );
         $this->assertRefused($this->add($job, ['speed' => '60'], 3, ['bandFromMm' => 10, 'bandToMm' => 5]), 422, 'bandToMm', 'end above');
         $this->assertRefused($this->add($job, ['speed' => '60'], 3, ['photograph' => 99]), 422, 'photograph', 'not one of this job');
         $this->actingAs($this->person(Role::ReadOnly));
@@ -101,7 +116,10 @@ final class TrialPrintsTest extends BenchTestCase
         $csv = $this->get("/files/jobs/{$job->id}/trials.csv")->assertOk();
 
         self::assertStringStartsWith('text/csv', (string) $csv->headers->get('Content-Type'));
-        $rows = array_map(static fn (string $line): array => str_getcsv($line, ',', '"', ''), explode("\r\n", trim((string) $csv->getContent())));
+        $rows = array_map(
+            static fn (string $line): array => str_getcsv($line, ',', '"', ''),
+            explode("\r\n", trim((string) $csv->getContent())),
+        );
         self::assertSame(['trial', 'speed', 'seam', 'rating'], array_slice($rows[0], 0, 4));
         self::assertSame(['1', '60', "'=1+1", '2'], array_slice($rows[1], 0, 4));
         self::assertContains('a "rough", one', $rows[1]);
@@ -114,7 +132,12 @@ final class TrialPrintsTest extends BenchTestCase
         $job = $this->job();
         $photo = $this->photograph($job, $this->png(2000, 1000))->assertOk();
         self::assertSame([1600, 800], [$photo->json('width'), $photo->json('height')]);
-        $this->add($job, ['speed' => '60'], 2, ['photograph' => $photo->json('id')])->assertJsonPath('trials.0.photograph.url', $photo->json('url'));
+        $this->add(
+            $job,
+            ['speed' => '60'],
+            2,
+            ['photograph' => $photo->json('id')],
+        )->assertJsonPath('trials.0.photograph.url', $photo->json('url'));
 
         $shown = $this->get((string) $photo->json('url'))->assertOk();
         self::assertSame('image/jpeg', $shown->headers->get('Content-Type'));
@@ -151,7 +174,15 @@ final class TrialPrintsTest extends BenchTestCase
     /** @return TestResponse<\Illuminate\Http\Response> */
     private function photograph(Job $job, string $bytes): TestResponse
     {
-        return $this->call('POST', "/api/v1/jobs/{$job->id}/photographs", [], [], [], ['CONTENT_TYPE' => 'image/png', 'HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => (string) Str::uuid()], $bytes);
+        return $this->call(
+            'POST',
+            "/api/v1/jobs/{$job->id}/photographs",
+            [],
+            [],
+            [],
+            ['CONTENT_TYPE' => 'image/png', 'HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => (string) Str::uuid()],
+            $bytes,
+        );
     }
 
     private function png(int $width, int $height): string

@@ -15,8 +15,16 @@ final class WholeVisitTest extends BenchTestCase
         $this->actingAs($this->person());
 
         $booked = $this->send('POST', '/jobs', [
-            'kind' => 'repair', 'family' => 'tern-220', 'serial' => 'T100', 'heldAs' => 'owner', 'ownerName' => 'Greta Vance', 'hours' => 2318.5,
-            'complaint' => 'stops feeding after a while, clicks', 'began' => 'crept-in', 'screenSaid' => 'nothing', 'cameAlong' => 'cord, spool',
+            'kind' => 'repair',
+            'family' => 'tern-220',
+            'serial' => 'T100',
+            'heldAs' => 'owner',
+            'ownerName' => 'Greta Vance',
+            'hours' => 2318.5,
+            'complaint' => 'stops feeding after a while, clicks',
+            'began' => 'crept-in',
+            'screenSaid' => 'nothing',
+            'cameAlong' => 'cord, spool',
         ])->assertOk();
         $job = Job::query()->findOrFail($booked->json('id'));
         $tag = (string) $booked->json('machine.tag');
@@ -30,7 +38,11 @@ final class WholeVisitTest extends BenchTestCase
         $this->send('POST', "/jobs/{$job->id}/station", ['to' => 'proof', 'version' => $job->refresh()->version])->assertOk();
         $this->proveAll($job);
         $this->send('POST', "/jobs/{$job->id}/station", ['to' => 'release', 'version' => $job->refresh()->version])->assertOk();
-        $this->send('POST', "/jobs/{$job->id}/release", ['to' => 'owner', 'note' => 'keep it under 240', 'version' => $job->refresh()->version])->assertOk();
+        $this->send(
+            'POST',
+            "/jobs/{$job->id}/release",
+            ['to' => 'owner', 'note' => 'keep it under 240', 'version' => $job->refresh()->version],
+        )->assertOk();
 
         $passport = $this->getJson("/api/v1/machines/{$tag}")->assertOk();
         self::assertSame('owner', $passport->json('machine.place'));
@@ -51,7 +63,11 @@ final class WholeVisitTest extends BenchTestCase
         $this->actingAs($this->person(Role::Counter));
         $machine = $this->machine();
 
-        $this->send('POST', '/jobs', ['tag' => strtolower(str_replace('-', ' ', $machine->tag)), 'kind' => 'service', 'complaint' => 'due', 'began' => 'not-known'])
+        $this->send(
+            'POST',
+            '/jobs',
+            ['tag' => strtolower(str_replace('-', ' ', $machine->tag)), 'kind' => 'service', 'complaint' => 'due', 'began' => 'not-known'],
+        )
             ->assertOk()->assertJsonPath('machine.tag', $machine->tag)->assertJsonPath('machine.place', 'bench');
     }
 
@@ -83,7 +99,11 @@ final class WholeVisitTest extends BenchTestCase
         $this->atFix($job, 'nozzle-clogged-part');
         $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['burnt-bits' => true]])->assertOk();
 
-        $after = $this->send('POST', "/jobs/{$job->id}/faults/supersede", ['fault' => 'nozzle-clogged-part', 'overturnedBy' => 'burnt-bits', 'version' => $job->refresh()->version])->assertOk();
+        $after = $this->send(
+            'POST',
+            "/jobs/{$job->id}/faults/supersede",
+            ['fault' => 'nozzle-clogged-part', 'overturnedBy' => 'burnt-bits', 'version' => $job->refresh()->version],
+        )->assertOk();
 
         self::assertSame('diagnosis', $after->json('station'));
         self::assertTrue($after->json('diagnoses.0.superseded'));
@@ -96,7 +116,11 @@ final class WholeVisitTest extends BenchTestCase
         $job = $this->job();
         $this->atProve($job, 'belt-slack');
         $this->send('POST', "/jobs/{$job->id}/proofs", ['proof' => 'power-on', 'passed' => true])->assertOk();
-        $this->send('POST', "/jobs/{$job->id}/station", ['to' => 'repair', 'why' => 'a screw was loose', 'version' => $job->refresh()->version])->assertOk();
+        $this->send(
+            'POST',
+            "/jobs/{$job->id}/station",
+            ['to' => 'repair', 'why' => 'a screw was loose', 'version' => $job->refresh()->version],
+        )->assertOk();
         $this->travel(2)->minutes();
         $this->send('POST', "/jobs/{$job->id}/mends", ['done' => 'Screw tightened', 'touched' => ['frame']])->assertOk();
 
@@ -114,11 +138,19 @@ final class WholeVisitTest extends BenchTestCase
         $this->safe($job);
         $this->send('POST', "/jobs/{$job->id}/station", ['to' => 'diagnosis', 'version' => $job->refresh()->version])->assertOk();
 
-        $passed = $this->send('POST', "/jobs/{$job->id}/faults/pass", ['reason' => 'No fault found', 'version' => $job->refresh()->version])->assertOk();
+        $passed = $this->send(
+            'POST',
+            "/jobs/{$job->id}/faults/pass",
+            ['reason' => 'No fault found', 'version' => $job->refresh()->version],
+        )->assertOk();
         self::assertSame('repair', $passed->json('station'));
         self::assertSame([], $passed->json('proofs'));
 
-        $opened = $this->send('POST', "/jobs/{$job->id}/mends", ['done' => 'Opened the hot end and looked', 'touched' => ['hotend']])->assertOk();
+        $opened = $this->send(
+            'POST',
+            "/jobs/{$job->id}/mends",
+            ['done' => 'Opened the hot end and looked', 'touched' => ['hotend']],
+        )->assertOk();
         self::assertContains('runaway-hotend', array_column((array) $opened->json('proofs'), 'code'));
     }
 

@@ -28,7 +28,10 @@ final readonly class Covered
         $lines = [];
         foreach ($of->getData()->lineCoverage() as $file => $its) {
             foreach ($its as $line => $tests) {
-                $lines[substr((string) $file, strlen($root) + 1)][(int) $line] = array_values(array_unique(array_map(self::method(...), $tests ?? [])));
+                $lines[substr(
+                    (string) $file,
+                    strlen($root) + 1,
+                )][(int) $line] = array_values(array_unique(array_map(self::method(...), $tests ?? [])));
             }
         }
         $seconds = [];

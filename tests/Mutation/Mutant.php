@@ -8,8 +8,14 @@ namespace Tests\Mutation;
 final readonly class Mutant
 {
     /** @param  string  $what  the change in words, such as “< becomes <=” */
-    public function __construct(public string $file, public int $line, public string $what, private int $from, private int $to, private string $instead)
-    {
+    public function __construct(
+        public string $file,
+        public int $line,
+        public string $what,
+        private int $from,
+        private int $to,
+        private string $instead,
+    ) {
     }
 
     /** The file with the change in it. */

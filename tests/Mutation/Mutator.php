@@ -88,13 +88,23 @@ final class Mutator extends NodeVisitorAbstract
         $from = $node->left->getEndFilePos() + 1;
         $at = strpos($this->source, $sign, $from);
         if ($at !== false && $at < $node->right->getStartFilePos()) {
-            $this->found[] = new Mutant($this->file, $node->getStartLine(), "{$sign} becomes {$instead}", $at, $at + strlen($sign) - 1, $instead);
+            $this->found[] = new Mutant(
+                $this->file,
+                $node->getStartLine(),
+                "{$sign} becomes {$instead}",
+                $at,
+                $at + strlen($sign) - 1,
+                $instead,
+            );
         }
     }
 
     private function figure(Scalar\Int_|Scalar\Float_ $node): void
     {
-        $more = $node instanceof Scalar\Int_ ? (string) ($node->value + 1) : sprintf('%.17g', $node->value === 0.0 ? 1.0 : $node->value * 1.5);
+        $more = $node instanceof Scalar\Int_ ? (string) ($node->value + 1) : sprintf(
+            '%.17g',
+            $node->value === 0.0 ? 1.0 : $node->value * 1.5,
+        );
         $more .= $node instanceof Scalar\Float_ && ! preg_match('/[.eE]/', $more) ? '.0' : '';
         $this->add($node, "{$this->text($node)} becomes {$more}", $more);
     }
@@ -109,7 +119,10 @@ final class Mutator extends NodeVisitorAbstract
 
     private function call(Stmt\Expression $node): void
     {
-        if ($node->expr instanceof Expr\MethodCall || $node->expr instanceof Expr\StaticCall || $node->expr instanceof Expr\FuncCall || $node->expr instanceof Expr\NullsafeMethodCall) {
+        if ($node->expr instanceof Expr\MethodCall
+            || $node->expr instanceof Expr\StaticCall
+            || $node->expr instanceof Expr\FuncCall
+            || $node->expr instanceof Expr\NullsafeMethodCall) {
             $this->add($node, 'call removed: '.mb_strimwidth((string) preg_replace('/\s+/', ' ', $this->text($node)), 0, 60, '…'), '');
         }
     }
@@ -117,7 +130,11 @@ final class Mutator extends NodeVisitorAbstract
     private function returned(?Expr $expr): void
     {
         $type = $this->functions === [] ? null : $this->functions[count($this->functions) - 1]->getReturnType();
-        if ($expr === null || $type === null || $expr instanceof Scalar || $expr instanceof Expr\ConstFetch || $expr instanceof Expr\Throw_) {
+        if ($expr === null
+            || $type === null
+            || $expr instanceof Scalar
+            || $expr instanceof Expr\ConstFetch
+            || $expr instanceof Expr\Throw_) {
             return;
         }
         $name = $type instanceof Node\NullableType ? 'null' : ($type instanceof Node\Identifier ? $type->toLowerString() : '');
@@ -131,7 +148,11 @@ final class Mutator extends NodeVisitorAbstract
             default => null,
         };
         if ($instead !== null && $instead !== $this->text($expr)) {
-            $this->add($expr, 'returns '.($name === 'bool' ? 'the opposite' : ($name === 'null' ? 'nothing' : "another {$name}")), $instead);
+            $this->add(
+                $expr,
+                'returns '.($name === 'bool' ? 'the opposite' : ($name === 'null' ? 'nothing' : "another {$name}")),
+                $instead,
+            );
         }
     }
 

@@ -13,8 +13,12 @@ final class Run
     /** No change is tried with more tests than this; the quickest are taken. */
     private const MOST_TESTS = 40;
 
-    public function __construct(private readonly string $root, private readonly Covered $covered, private readonly string $work, private readonly int $atOnce)
-    {
+    public function __construct(
+        private readonly string $root,
+        private readonly Covered $covered,
+        private readonly string $work,
+        private readonly int $atOnce,
+    ) {
     }
 
     /**
@@ -44,7 +48,10 @@ final class Run
 
                     continue;
                 }
-                $running[] = [$mutant, new Trial($this->root, $this->work, $mutant, $tests, min(90, 20 + 8 * $this->covered->seconds($tests)))];
+                $running[] = [
+                    $mutant,
+                    new Trial($this->root, $this->work, $mutant, $tests, min(90, 20 + 8 * $this->covered->seconds($tests))),
+                ];
             }
             foreach ($running as $i => [$mutant, $trial]) {
                 $noticed = $trial->noticed();

@@ -22,9 +22,27 @@ final class Trial
         file_put_contents($this->file, $changed);
         preg_match('/^namespace ([\w\\\\]+);/m', $changed, $namespace);
         $filter = '/^('.implode('|', array_map(static fn (string $test): string => preg_quote($test, '/'), $tests)).')( |#|$)/';
-        $paths = array_values(array_unique(array_map(static fn (string $test): string => $root.'/tests/'.str_replace('\\', '/', substr((string) strstr($test, '::', true), 6)).'.php', $tests)));
+        $paths = array_values(array_unique(array_map(
+            static fn (string $test): string => $root.'/tests/'.str_replace(
+                '\\',
+                '/',
+                substr((string) strstr($test, '::', true), 6),
+            ).'.php',
+            $tests,
+        )));
         $this->process = proc_open(
-            ['php', "{$root}/vendor/bin/phpunit", '--bootstrap', __DIR__.'/Mutated.php', '--do-not-cache-result', '--stop-on-defect', '--no-output', '--filter', $filter, ...(count($paths) === 1 ? $paths : [])],
+            [
+                'php',
+                "{$root}/vendor/bin/phpunit",
+                '--bootstrap',
+                __DIR__.'/Mutated.php',
+                '--do-not-cache-result',
+                '--stop-on-defect',
+                '--no-output',
+                '--filter',
+                $filter,
+                ...(count($paths) === 1 ? $paths : []),
+            ],
             [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes, $root,
             ['MUTANT_CLASS' => ($namespace[1] ?? '').'\\'.basename($mutant->file, '.php'), 'MUTANT_FILE' => $this->file] + getenv(),
         ) ?: throw new \RuntimeException('PHP cannot be started');

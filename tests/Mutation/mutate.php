@@ -29,7 +29,10 @@ foreach ($paths as $path) {
     if (is_file("{$root}/{$path}")) {
         $files[] = $path;
     }
-    foreach (is_dir("{$root}/{$path}") ? new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/{$path}", FilesystemIterator::SKIP_DOTS)) : [] as $file) {
+    foreach (is_dir("{$root}/{$path}") ? new RecursiveIteratorIterator(new RecursiveDirectoryIterator(
+        "{$root}/{$path}",
+        FilesystemIterator::SKIP_DOTS,
+    )) : [] as $file) {
         if (str_ends_with((string) $file, '.php')) {
             $files[] = substr((string) $file, strlen($root) + 1);
         }
@@ -48,15 +51,40 @@ $suite = $app ? 'Core,Feature' : 'Core';
 if ($options['fresh'] !== null || ! is_file($coverage)) {
     fwrite(STDERR, "Which tests run which lines ({$suite})…\n");
     passthru(implode(' ', array_map(escapeshellarg(...), [
-        'php', '-d', 'extension=pcov', '-d', 'pcov.enabled=1', '-d', "pcov.directory={$root}", '-d', 'pcov.exclude=~/(vendor|tests|node_modules)/~', '-d', 'memory_limit=3G',
-        "{$root}/vendor/bin/phpunit", '--testsuite', $suite, '--coverage-php', $coverage, '--coverage-filter', "{$root}/core", '--coverage-filter', "{$root}/app", '--log-junit', $log, '--no-progress',
+        'php',
+        '-d',
+        'extension=pcov',
+        '-d',
+        'pcov.enabled=1',
+        '-d',
+        "pcov.directory={$root}",
+        '-d',
+        'pcov.exclude=~/(vendor|tests|node_modules)/~',
+        '-d',
+        'memory_limit=3G',
+        "{$root}/vendor/bin/phpunit",
+        '--testsuite',
+        $suite,
+        '--coverage-php',
+        $coverage,
+        '--coverage-filter',
+        "{$root}/core",
+        '--coverage-filter',
+        "{$root}/app",
+        '--log-junit',
+        $log,
+        '--no-progress',
     ])).' 1>&2', $status);
     if ($status !== 0) {
         fwrite(STDERR, "The tests must pass before changes are tried.\n");
         exit(1);
     }
 }
-$result = (new Run($root, Covered::read($root, $coverage, $log), $work, $app ? 1 : 2))->over($files, $options['sample'] === null ? null : (int) $options['sample'], (int) $options['seed']);
+$result = (new Run($root, Covered::read($root, $coverage, $log), $work, $app ? 1 : 2))->over(
+    $files,
+    $options['sample'] === null ? null : (int) $options['sample'],
+    (int) $options['seed'],
+);
 $tried = $result['killed'] + count($result['survived']) + count($result['uncovered']);
 echo "\n";
 foreach (['nobody noticed' => $result['survived'], 'no test runs it' => $result['uncovered']] as $how => $mutants) {
@@ -64,4 +92,11 @@ foreach (['nobody noticed' => $result['survived'], 'no test runs it' => $result[
         echo "{$how}: {$mutant->text()}\n";
     }
 }
-printf("%d changes, %d noticed (%.1f %%), %d not, %d in lines no test runs\n", $tried, $result['killed'], $tried === 0 ? 100 : 100 * $result['killed'] / $tried, count($result['survived']), count($result['uncovered']));
+printf(
+    "%d changes, %d noticed (%.1f %%), %d not, %d in lines no test runs\n",
+    $tried,
+    $result['killed'],
+    $tried === 0 ? 100 : 100 * $result['killed'] / $tried,
+    count($result['survived']),
+    count($result['uncovered']),
+);

@@ -17,7 +17,13 @@ final class Hands
     public function __construct(int $count, array $environment)
     {
         for ($i = 0; $i < $count; $i++) {
-            $process = proc_open([PHP_BINARY, __DIR__.'/hand.php'], [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes, null, $environment + getenv());
+            $process = proc_open(
+                [PHP_BINARY, __DIR__.'/hand.php'],
+                [['pipe', 'r'], ['pipe', 'w'], STDERR],
+                $pipes,
+                null,
+                $environment + getenv(),
+            );
             if ($process === false) {
                 throw new \RuntimeException('A hand could not be started.');
             }
@@ -33,7 +39,10 @@ final class Hands
     {
         $at = hrtime(true) + self::READY_NS;
         foreach ($writes as $i => $write) {
-            fwrite($this->hands[$i]['in'], json_encode(['body' => base64_encode($write['body']), 'at' => $at] + $write, JSON_THROW_ON_ERROR)."\n");
+            fwrite(
+                $this->hands[$i]['in'],
+                json_encode(['body' => base64_encode($write['body']), 'at' => $at] + $write, JSON_THROW_ON_ERROR)."\n",
+            );
         }
         $answers = [];
         foreach (array_keys($writes) as $i) {

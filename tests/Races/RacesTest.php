@@ -38,9 +38,21 @@ final class RacesTest extends BenchTestCase
 
     public function test_every_write_route_holds(): void
     {
-        $scenes = (new Scenes($this, fn (string $method, string $path, array $body): TestResponse => $this->sends($method, $path, $body)))->all();
+        $scenes = (new Scenes(
+            $this,
+            fn (string $method, string $path, array $body): TestResponse => $this->sends($method, $path, $body),
+        ))->all();
         self::assertSame([], array_diff($this->routes(), array_keys($scenes)), 'each write route has its scene');
-        $hands = new Hands(self::HANDS, ['APP_ENV' => 'testing', 'DB_DATABASE' => 'odd_bench_race', 'SESSION_DRIVER' => 'array', 'QUEUE_CONNECTION' => 'database', 'BCRYPT_ROUNDS' => '4']);
+        $hands = new Hands(
+            self::HANDS,
+            [
+                'APP_ENV' => 'testing',
+                'DB_DATABASE' => 'odd_bench_race',
+                'SESSION_DRIVER' => 'array',
+                'QUEUE_CONNECTION' => 'database',
+                'BCRYPT_ROUNDS' => '4',
+            ],
+        );
         $crew = array_map(fn (): Person => $this->person(Role::Lead), range(1, self::HANDS));
         $wrong = [];
         foreach ($scenes as $route => $scene) {
@@ -61,12 +73,19 @@ final class RacesTest extends BenchTestCase
             if (array_unique(array_column($answers, 'status')) !== [200] || count(array_unique(array_column($answers, 'sum'))) !== 1) {
                 $wrong[] = "{$route}: one key: ".$this->said($answers);
             } elseif ($this->grown($before) !== $effect) {
-                $wrong[] = "{$route}: one key, yet not one effect: ".json_encode(['once' => $effect, 'eight times' => $this->grown($before)]);
+                $wrong[] = "{$route}: one key, yet not one effect: ".json_encode([
+                    'once' => $effect,
+                    'eight times' => $this->grown($before),
+                ]);
             }
 
             $write = $this->asWrite(...$scene());
-            $answers = $hands->press(array_map(fn (int $i): array => $write + ['key' => (string) Str::uuid(), 'person' => $i < 4 ? $this->lead()->id : $crew[$i]->id], range(0, self::HANDS - 1)));
-            if (array_filter($answers, static fn (array $a): bool => $a['status'] >= 500 || $a['status'] === 0) !== [] || array_filter($answers, static fn (array $a): bool => $a['status'] === 200) === []) {
+            $answers = $hands->press(array_map(
+                fn (int $i): array => $write + ['key' => (string) Str::uuid(), 'person' => $i < 4 ? $this->lead()->id : $crew[$i]->id],
+                range(0, self::HANDS - 1),
+            ));
+            if (array_filter($answers, static fn (array $a): bool => $a['status'] >= 500 || $a['status'] === 0) !== []
+                || array_filter($answers, static fn (array $a): bool => $a['status'] === 200) === []) {
                 $wrong[] = "{$route}: different keys: ".$this->said($answers);
             }
         }
@@ -76,13 +95,19 @@ final class RacesTest extends BenchTestCase
 
     public function test_one_person_takes_two_jobs_at_once_and_ends_with_one(): void
     {
-        $scenes = (new Scenes($this, fn (string $method, string $path, array $body): TestResponse => $this->sends($method, $path, $body)))->all();
+        $scenes = (new Scenes(
+            $this,
+            fn (string $method, string $path, array $body): TestResponse => $this->sends($method, $path, $body),
+        ))->all();
         $hands = new Hands(2, ['APP_ENV' => 'testing', 'DB_DATABASE' => 'odd_bench_race', 'SESSION_DRIVER' => 'array']);
         $person = $this->person(Role::Technician);
         for ($pair = 0; $pair < 10; $pair++) {
             $this->lead();
             $writes = [$this->asWrite(...$scenes['POST jobs/{job}/hands']()), $this->asWrite(...$scenes['POST jobs/{job}/hands']())];
-            $answers = $hands->press(array_map(static fn (array $write): array => $write + ['key' => (string) Str::uuid(), 'person' => $person->id], $writes));
+            $answers = $hands->press(array_map(
+                static fn (array $write): array => $write + ['key' => (string) Str::uuid(), 'person' => $person->id],
+                $writes,
+            ));
             self::assertSame([200, 200], array_column($answers, 'status'), $this->said($answers));
             self::assertSame(1, DB::table('work_spells')->where('person_id', $person->id)->whereNull('ended_at')->count());
         }
@@ -90,14 +115,24 @@ final class RacesTest extends BenchTestCase
 
     public function test_the_last_two_of_a_part_are_taken_twice_and_no_more(): void
     {
-        $scenes = (new Scenes($this, fn (string $method, string $path, array $body): TestResponse => $this->sends($method, $path, $body)))->all();
+        $scenes = (new Scenes(
+            $this,
+            fn (string $method, string $path, array $body): TestResponse => $this->sends($method, $path, $body),
+        ))->all();
         $hands = new Hands(self::HANDS, ['APP_ENV' => 'testing', 'DB_DATABASE' => 'odd_bench_race', 'SESSION_DRIVER' => 'array']);
         for ($round = 0; $round < 5; $round++) {
             $this->lead();
             $write = $this->asWrite(...$scenes['POST parts/{number}/movements']());
-            $answers = $hands->press(array_map(fn (int $i): array => $write + ['key' => (string) Str::uuid(), 'person' => $this->lead()->id], range(1, self::HANDS)));
+            $answers = $hands->press(array_map(
+                fn (int $i): array => $write + ['key' => (string) Str::uuid(), 'person' => $this->lead()->id],
+                range(1, self::HANDS),
+            ));
             self::assertCount(1, array_filter($answers, static fn (array $a): bool => $a['status'] === 200), $this->said($answers));
-            self::assertCount(self::HANDS - 1, array_filter($answers, static fn (array $a): bool => $a['status'] === 409), $this->said($answers));
+            self::assertCount(
+                self::HANDS - 1,
+                array_filter($answers, static fn (array $a): bool => $a['status'] === 409),
+                $this->said($answers),
+            );
         }
     }
 
@@ -116,7 +151,12 @@ final class RacesTest extends BenchTestCase
 
     protected function person(Role $role = Role::Technician): Person
     {
-        return Person::query()->create(['login' => Str::lower(Str::random(12)), 'name' => 'Racer', 'role' => $role, 'password' => 'a-long-secret']);
+        return Person::query()->create([
+            'login' => Str::lower(Str::random(12)),
+            'name' => 'Racer',
+            'role' => $role,
+            'password' => 'a-long-secret',
+        ]);
     }
 
     /**
@@ -127,7 +167,15 @@ final class RacesTest extends BenchTestCase
     {
         $write = $this->asWrite($method, $path, $body);
 
-        return $this->call($method, "/api/v1{$path}", [], [], [], ['CONTENT_TYPE' => $write['type'], 'HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => (string) Str::uuid()], $write['body']);
+        return $this->call(
+            $method,
+            "/api/v1{$path}",
+            [],
+            [],
+            [],
+            ['CONTENT_TYPE' => $write['type'], 'HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => (string) Str::uuid()],
+            $write['body'],
+        );
     }
 
     /**
@@ -138,7 +186,12 @@ final class RacesTest extends BenchTestCase
     {
         $raw = is_string($body['raw'] ?? null) ? $body['raw'] : null;
 
-        return ['method' => $method, 'path' => $path, 'body' => $raw ?? ($body === [] ? '' : (string) json_encode($body)), 'type' => $raw === null ? 'application/json' : (string) $body['type']];
+        return [
+            'method' => $method,
+            'path' => $path,
+            'body' => $raw ?? ($body === [] ? '' : (string) json_encode($body)),
+            'type' => $raw === null ? 'application/json' : (string) $body['type'],
+        ];
     }
 
     /** @return list<string> the write routes of the API that keep something */
@@ -148,7 +201,12 @@ final class RacesTest extends BenchTestCase
         foreach (Route::getRoutes()->getRoutes() as $route) {
             $method = array_diff($route->methods(), ['GET', 'HEAD', 'OPTIONS']);
             $uri = substr($route->uri(), 7);
-            if (str_starts_with($route->uri(), 'api/v1/') && count($method) === 1 && ! str_contains($uri, '{any}') && $uri !== 'session' && ! str_starts_with($uri, 'instruments/') && $uri !== 'complaints') {
+            if (str_starts_with($route->uri(), 'api/v1/')
+                && count($method) === 1
+                && ! str_contains($uri, '{any}')
+                && $uri !== 'session'
+                && ! str_starts_with($uri, 'instruments/')
+                && $uri !== 'complaints') {
                 $routes[] = reset($method)." {$uri}";
             }
         }
@@ -160,8 +218,14 @@ final class RacesTest extends BenchTestCase
     private function rows(): array
     {
         static $tables = null;
-        $tables ??= array_diff(array_column(DB::select("SELECT table_name AS name FROM information_schema.tables WHERE table_schema = 'public'"), 'name'), ['once_keys', 'cache', 'cache_locks', 'sessions', 'queued_jobs', 'work_spells']);
-        $rows = DB::selectOne('SELECT '.implode(', ', array_map(static fn (string $t): string => "(SELECT count(*) FROM \"{$t}\") AS \"{$t}\"", $tables)));
+        $tables ??= array_diff(
+            array_column(DB::select("SELECT table_name AS name FROM information_schema.tables WHERE table_schema = 'public'"), 'name'),
+            ['once_keys', 'cache', 'cache_locks', 'sessions', 'queued_jobs', 'work_spells'],
+        );
+        $rows = DB::selectOne('SELECT '.implode(
+            ', ',
+            array_map(static fn (string $t): string => "(SELECT count(*) FROM \"{$t}\") AS \"{$t}\"", $tables),
+        ));
 
         return array_map(intval(...), (array) $rows);
     }
@@ -183,7 +247,10 @@ final class RacesTest extends BenchTestCase
     /** @param  list<array{status: int, body: string, sum: string}>  $answers */
     private function said(array $answers): string
     {
-        $worst = array_reduce($answers, static fn (?array $worst, array $a): array => $worst === null || $a['status'] > $worst['status'] ? $a : $worst);
+        $worst = array_reduce(
+            $answers,
+            static fn (?array $worst, array $a): array => $worst === null || $a['status'] > $worst['status'] ? $a : $worst,
+        );
 
         return implode(' ', array_column($answers, 'status')).' '.mb_substr((string) ($worst['body'] ?? ''), 0, 300);
     }

@@ -30,26 +30,94 @@ final class Scenes
     {
         return [
             // Intake
-            'POST jobs' => fn () => ['POST', '/jobs', ['tag' => $this->machine()->tag, 'kind' => 'repair', 'complaint' => 'it clicks', 'began' => 'crept-in', 'hours' => 1300]],
-            'PATCH jobs/{job}' => fn () => $this->of($job = $this->job(), 'PATCH', '', ['version' => $job->version, 'complaint' => 'it clicks twice']),
-            'POST jobs/{job}/station' => fn () => $this->of($job = $this->safe(), 'POST', '/station', ['to' => 'diagnosis', 'version' => $job->version]),
+            'POST jobs' => fn () => [
+                'POST',
+                '/jobs',
+                ['tag' => $this->machine()->tag, 'kind' => 'repair', 'complaint' => 'it clicks', 'began' => 'crept-in', 'hours' => 1300],
+            ],
+            'PATCH jobs/{job}' => fn () => $this->of(
+                $job = $this->job(),
+                'PATCH',
+                '',
+                ['version' => $job->version, 'complaint' => 'it clicks twice'],
+            ),
+            'POST jobs/{job}/station' => fn () => $this->of(
+                $job = $this->safe(),
+                'POST',
+                '/station',
+                ['to' => 'diagnosis', 'version' => $job->version],
+            ),
             'POST jobs/{job}/hands' => fn () => $this->of($this->job(), 'POST', '/hands', ['on' => true]),
             'POST jobs/{job}/photographs' => fn () => $this->of($this->job(), 'POST', '/photographs', $this->picture()),
             // Safety
-            'POST jobs/{job}/safety-answers' => fn () => $this->of($this->job(), 'POST', '/safety-answers', ['answers' => array_fill_keys(array_keys($this->knowledge()->safetyQuestions), false)]),
+            'POST jobs/{job}/safety-answers' => fn () => $this->of(
+                $this->job(),
+                'POST',
+                '/safety-answers',
+                ['answers' => array_fill_keys(array_keys($this->knowledge()->safetyQuestions), false)],
+            ),
             'POST jobs/{job}/red-tag' => fn () => $this->of($this->job(), 'POST', '/red-tag', ['reason' => 'smells of burning']),
-            'POST jobs/{job}/red-tag/off' => fn () => $this->of($this->tagged(), 'POST', '/red-tag/off', ['cause' => 'plug renewed', 'measurement' => '0.1 Ω at the plug']),
-            'POST jobs/{job}/red-tag/countersignature' => fn () => $this->of($this->after($this->tagged(), 'POST', '/red-tag/off', ['cause' => 'plug renewed', 'measurement' => '0.1 Ω at the plug'], other: true), 'POST', '/red-tag/countersignature'),
-            'POST jobs/{job}/red-tag/supervised-test' => fn () => $this->of($this->to($this->tagged(), 'diagnosis'), 'POST', '/red-tag/supervised-test', ['check' => 'frame-voltage', 'besideTheSwitch' => 'Imre']),
+            'POST jobs/{job}/red-tag/off' => fn () => $this->of(
+                $this->tagged(),
+                'POST',
+                '/red-tag/off',
+                ['cause' => 'plug renewed', 'measurement' => '0.1 Ω at the plug'],
+            ),
+            'POST jobs/{job}/red-tag/countersignature' => fn () => $this->of(
+                $this->after(
+                    $this->tagged(),
+                    'POST',
+                    '/red-tag/off',
+                    ['cause' => 'plug renewed', 'measurement' => '0.1 Ω at the plug'],
+                    other: true,
+                ),
+                'POST',
+                '/red-tag/countersignature',
+            ),
+            'POST jobs/{job}/red-tag/supervised-test' => fn () => $this->of(
+                $this->to($this->tagged(), 'diagnosis'),
+                'POST',
+                '/red-tag/supervised-test',
+                ['check' => 'frame-voltage', 'besideTheSwitch' => 'Imre'],
+            ),
             // Find
-            'POST jobs/{job}/findings' => fn () => $this->of($this->atFind(), 'POST', '/findings', ['findings' => ['jams-when-warm' => true]]),
-            'DELETE jobs/{job}/findings/{finding}' => fn () => $this->of($job = $this->found(), 'DELETE', '/findings/'.$this->last('job_findings', $job)),
+            'POST jobs/{job}/findings' => fn () => $this->of(
+                $this->atFind(),
+                'POST',
+                '/findings',
+                ['findings' => ['jams-when-warm' => true]],
+            ),
+            'DELETE jobs/{job}/findings/{finding}' => fn () => $this->of(
+                $job = $this->found(),
+                'DELETE',
+                '/findings/'.$this->last('job_findings', $job),
+            ),
             'POST jobs/{job}/readings' => fn () => $this->of($this->atFind(), 'POST', '/readings', ['check' => 'feed-100', 'value' => 100]),
-            'POST jobs/{job}/instruments/{name}' => fn () => $this->of($this->atFind(), 'POST', '/instruments/heater?position=heater', ['typed' => ['volts' => '24', 'rated_w' => '40', 'measured_ohm' => '14.4']]),
+            'POST jobs/{job}/instruments/{name}' => fn () => $this->of(
+                $this->atFind(),
+                'POST',
+                '/instruments/heater?position=heater',
+                ['typed' => ['volts' => '24', 'rated_w' => '40', 'measured_ohm' => '14.4']],
+            ),
             'POST jobs/{job}/hidden-checks' => fn () => $this->of($this->found(), 'POST', '/hidden-checks', ['check' => 'earth-path']),
-            'POST jobs/{job}/faults' => fn () => $this->of($job = $this->found(), 'POST', '/faults', ['faults' => ['tube-cooked'], 'version' => $job->version]),
-            'POST jobs/{job}/faults/pass' => fn () => $this->of($job = $this->atFind('service'), 'POST', '/faults/pass', ['reason' => 'Nothing broken: due by hours.', 'version' => $job->version]),
-            'POST jobs/{job}/faults/supersede' => fn () => $this->of($job = $this->atFix(), 'POST', '/faults/supersede', ['fault' => 'tube-cooked', 'overturnedBy' => 'jams-when-warm', 'version' => $job->version]),
+            'POST jobs/{job}/faults' => fn () => $this->of(
+                $job = $this->found(),
+                'POST',
+                '/faults',
+                ['faults' => ['tube-cooked'], 'version' => $job->version],
+            ),
+            'POST jobs/{job}/faults/pass' => fn () => $this->of(
+                $job = $this->atFind('service'),
+                'POST',
+                '/faults/pass',
+                ['reason' => 'Nothing broken: due by hours.', 'version' => $job->version],
+            ),
+            'POST jobs/{job}/faults/supersede' => fn () => $this->of(
+                $job = $this->atFix(),
+                'POST',
+                '/faults/supersede',
+                ['fault' => 'tube-cooked', 'overturnedBy' => 'jams-when-warm', 'version' => $job->version],
+            ),
             'POST jobs/{job}/look-lists' => function () {
                 $this->noLookLists();
                 $this->machine();
@@ -62,25 +130,88 @@ final class Scenes
                 return ['POST', "/look-lists/{$list}/looks", ['tag' => $tag, 'affected' => false]];
             },
             'POST look-lists/{list}/end' => fn () => ['POST', '/look-lists/'.$this->lookList()[0].'/end', []],
-            'POST jobs/{job}/trials' => fn () => $this->of($this->atFind(), 'POST', '/trials', ['settings' => ['speed' => '60'], 'rating' => 2]),
-            'POST jobs/{job}/trials/plan' => fn () => $this->of($this->atFind(), 'POST', '/trials/plan', ['low' => ['speed' => '40', 'retraction' => '4'], 'high' => ['speed' => '80', 'retraction' => '6']]),
+            'POST jobs/{job}/trials' => fn () => $this->of(
+                $this->atFind(),
+                'POST',
+                '/trials',
+                ['settings' => ['speed' => '60'], 'rating' => 2],
+            ),
+            'POST jobs/{job}/trials/plan' => fn () => $this->of(
+                $this->atFind(),
+                'POST',
+                '/trials/plan',
+                ['low' => ['speed' => '40', 'retraction' => '4'], 'high' => ['speed' => '80', 'retraction' => '6']],
+            ),
             'POST jobs/{job}/trials/conclusion' => fn () => $this->of($this->trials(3), 'POST', '/trials/conclusion'),
             'DELETE jobs/{job}/trials/{trial}' => fn () => $this->of($job = $this->trials(1), 'DELETE', '/trials/1'),
             'POST jobs/{job}/spool' => fn () => $this->of($this->atFind(), 'POST', '/spool', ['spool' => $this->spool()]),
             // Fix
-            'POST jobs/{job}/mends' => fn () => $this->of($this->atFix(), 'POST', '/mends', ['fault' => 'tube-cooked', 'done' => 'New liner']),
-            'POST jobs/{job}/parts' => fn () => $this->of($this->atFix(), 'POST', '/parts', ['part' => $this->part(1)->number, 'quantity' => 1, 'position' => 'liner']),
-            'DELETE jobs/{job}/parts/{movement}' => fn () => $this->of($job = $this->after($this->atFix(), 'POST', '/parts', ['part' => $this->part()->number, 'quantity' => 1]), 'DELETE', '/parts/'.$this->last('movements', $job)),
-            'POST jobs/{job}/positions/{position}/turn' => fn () => $this->of($this->atFix(), 'POST', '/positions/y-rail-left/turn', ['reason' => 'groove']),
-            'POST jobs/{job}/positions/{position}/removal' => fn () => $this->of($this->atFix(), 'POST', '/positions/sock/removal', ['became' => 'scrap']),
-            'POST jobs/{job}/warranty' => fn () => $this->of($this->underWarranty(), 'POST', '/warranty', ['choice' => 'mend', 'note' => 'not worth the wait']),
+            'POST jobs/{job}/mends' => fn () => $this->of(
+                $this->atFix(),
+                'POST',
+                '/mends',
+                ['fault' => 'tube-cooked', 'done' => 'New liner'],
+            ),
+            'POST jobs/{job}/parts' => fn () => $this->of(
+                $this->atFix(),
+                'POST',
+                '/parts',
+                ['part' => $this->part(1)->number, 'quantity' => 1, 'position' => 'liner'],
+            ),
+            'DELETE jobs/{job}/parts/{movement}' => fn () => $this->of(
+                $job = $this->after($this->atFix(), 'POST', '/parts', ['part' => $this->part()->number, 'quantity' => 1]),
+                'DELETE',
+                '/parts/'.$this->last('movements', $job),
+            ),
+            'POST jobs/{job}/positions/{position}/turn' => fn () => $this->of(
+                $this->atFix(),
+                'POST',
+                '/positions/y-rail-left/turn',
+                ['reason' => 'groove'],
+            ),
+            'POST jobs/{job}/positions/{position}/removal' => fn () => $this->of(
+                $this->atFix(),
+                'POST',
+                '/positions/sock/removal',
+                ['became' => 'scrap'],
+            ),
+            'POST jobs/{job}/warranty' => fn () => $this->of(
+                $this->underWarranty(),
+                'POST',
+                '/warranty',
+                ['choice' => 'mend', 'note' => 'not worth the wait'],
+            ),
             'POST jobs/{job}/service' => fn () => $this->of($this->atFix(), 'POST', '/service', ['item' => 'grease']),
-            'POST jobs/{job}/teardown-steps' => fn () => $this->of($this->atFix(), 'POST', '/teardown-steps', ['off' => 'Cover', 'fasteners' => '4 M3x12']),
+            'POST jobs/{job}/teardown-steps' => fn () => $this->of(
+                $this->atFix(),
+                'POST',
+                '/teardown-steps',
+                ['off' => 'Cover', 'fasteners' => '4 M3x12'],
+            ),
             'DELETE jobs/{job}/teardown-steps/{step}' => fn () => $this->of($this->opened(), 'DELETE', '/teardown-steps/1'),
-            'POST jobs/{job}/teardown-steps/{step}/missing' => fn () => $this->of($this->opened(), 'POST', '/teardown-steps/1/missing', ['fasteners' => '1 M3x12']),
-            'POST jobs/{job}/teardown-steps/{step}/back' => fn () => $this->of($this->opened(), 'POST', '/teardown-steps/1/back', ['finished' => true]),
-            'DELETE jobs/{job}/teardown-steps/{step}/back' => fn () => $this->of($this->after($this->opened(), 'POST', '/teardown-steps/1/back', ['finished' => true]), 'DELETE', '/teardown-steps/1/back'),
-            'POST jobs/{job}/differences/explanation' => fn () => $this->of($this->after($this->opened(), 'POST', '/teardown-steps/1/back', ['fasteners' => '3 M3x12', 'finished' => true]), 'POST', '/differences/explanation', ['because' => 'One stripped, a new one is ordered']),
+            'POST jobs/{job}/teardown-steps/{step}/missing' => fn () => $this->of(
+                $this->opened(),
+                'POST',
+                '/teardown-steps/1/missing',
+                ['fasteners' => '1 M3x12'],
+            ),
+            'POST jobs/{job}/teardown-steps/{step}/back' => fn () => $this->of(
+                $this->opened(),
+                'POST',
+                '/teardown-steps/1/back',
+                ['finished' => true],
+            ),
+            'DELETE jobs/{job}/teardown-steps/{step}/back' => fn () => $this->of(
+                $this->after($this->opened(), 'POST', '/teardown-steps/1/back', ['finished' => true]),
+                'DELETE',
+                '/teardown-steps/1/back',
+            ),
+            'POST jobs/{job}/differences/explanation' => fn () => $this->of(
+                $this->after($this->opened(), 'POST', '/teardown-steps/1/back', ['fasteners' => '3 M3x12', 'finished' => true]),
+                'POST',
+                '/differences/explanation',
+                ['because' => 'One stripped, a new one is ordered'],
+            ),
             'POST jobs/{job}/guide-runs' => fn () => $this->of($this->atFix(), 'POST', '/guide-runs', ['guide' => 'replace-liner']),
             'POST jobs/{job}/guide-runs/{run}/steps/{step}' => fn () => $this->guide('POST', '/steps/1'),
             'DELETE jobs/{job}/guide-runs/{run}/steps/{step}' => fn () => $this->guide('DELETE', '/steps/1', ['/steps/1']),
@@ -88,30 +219,96 @@ final class Scenes
             'POST jobs/{job}/guide-runs/{run}/kit' => function () {
                 DB::table('reservations')->delete();
                 // the one that was used most is promised: there has to be some of it
-                $most = DB::table('part_uses')->where(['family' => 'tern-220', 'class' => 'liner'])->orderByDesc('times')->orderBy('part_id')->value('part_id');
+                $most = DB::table('part_uses')->where(['family' => 'tern-220', 'class' => 'liner'])
+                    ->orderByDesc('times')
+                    ->orderBy('part_id')
+                    ->value('part_id');
                 app(MoveStock::class)->receive(Part::query()->find($most) ?? $this->part(), 9, 120, null, $this->shop->lead());
 
                 return $this->guide('POST', '/kit');
             },
-            'POST jobs/{job}/guide-runs/{run}/steps/{step}/timer' => fn () => $this->guide('POST', '/steps/'.$this->timedStep().'/timer', guide: 'hotend-soak'),
+            'POST jobs/{job}/guide-runs/{run}/steps/{step}/timer' => fn () => $this->guide(
+                'POST',
+                '/steps/'.$this->timedStep().'/timer',
+                guide: 'hotend-soak',
+            ),
             'DELETE jobs/{job}/promised-parts' => fn () => $this->of($this->promised(), 'DELETE', '/promised-parts'),
             'POST jobs/{job}/timers' => fn () => $this->of($this->atFix(), 'POST', '/timers', ['name' => 'Soak', 'minutes' => 10]),
-            'DELETE jobs/{job}/timers/{timer}' => fn () => $this->of($job = $this->after($this->atFix(), 'POST', '/timers', ['name' => 'Soak', 'minutes' => 10]), 'DELETE', '/timers/'.$this->last('timers', $job)),
+            'DELETE jobs/{job}/timers/{timer}' => fn () => $this->of(
+                $job = $this->after($this->atFix(), 'POST', '/timers', ['name' => 'Soak', 'minutes' => 10]),
+                'DELETE',
+                '/timers/'.$this->last('timers', $job),
+            ),
             // Prove and send out
             'POST jobs/{job}/proofs' => fn () => $this->of($this->atProve(), 'POST', '/proofs', ['proof' => 'leads-tug', 'passed' => true]),
-            'POST jobs/{job}/proofs/waiver' => fn () => $this->of($this->after($this->after($this->atProve(), 'POST', '/proofs', ['proof' => 'leads-tug', 'passed' => true]), 'POST', '/proofs', ['proof' => 'power-on', 'passed' => true]), 'POST', '/proofs/waiver', ['proof' => 'home', 'because' => 'Owner homes it himself today']),
-            'POST jobs/{job}/proof-run' => fn () => $this->of($this->after($this->atProve(), 'POST', '/proofs', ['proof' => 'leads-tug', 'passed' => true]), 'POST', '/proof-run', ['host' => '127.0.0.1', 'port' => 20_000 + ++self::$count]),
-            'POST jobs/{job}/proof-run/{run}/answer' => fn () => $this->run('answer', ['answer' => 'none'], ['state' => 'asking', 'question' => 'Smoke?', 'choices' => ['none', 'there is']]),
+            'POST jobs/{job}/proofs/waiver' => fn () => $this->of(
+                $this->after(
+                    $this->after($this->atProve(), 'POST', '/proofs', ['proof' => 'leads-tug', 'passed' => true]),
+                    'POST',
+                    '/proofs',
+                    ['proof' => 'power-on', 'passed' => true],
+                ),
+                'POST',
+                '/proofs/waiver',
+                ['proof' => 'home', 'because' => 'Owner homes it himself today'],
+            ),
+            'POST jobs/{job}/proof-run' => fn () => $this->of(
+                $this->after($this->atProve(), 'POST', '/proofs', ['proof' => 'leads-tug', 'passed' => true]),
+                'POST',
+                '/proof-run',
+                ['host' => '127.0.0.1', 'port' => 20_000 + ++self::$count],
+            ),
+            'POST jobs/{job}/proof-run/{run}/answer' => fn () => $this->run(
+                'answer',
+                ['answer' => 'none'],
+                ['state' => 'asking', 'question' => 'Smoke?', 'choices' => ['none', 'there is']],
+            ),
             'POST jobs/{job}/proof-run/{run}/stop' => fn () => $this->run('stop', [], ['state' => 'running']),
-            'POST jobs/{job}/proof-run/{run}/unplugged' => fn () => $this->run('unplugged', [], ['state' => 'lost', 'heat' => 'unconfirmed', 'ended_at' => now()]),
-            'POST jobs/{job}/proof-run/{run}/back-to-find' => fn () => $this->run('back-to-find', [], ['state' => 'failed', 'ended_at' => now(), 'results' => ['homing' => ['passed' => false, 'words' => 'It grinds.', 'value' => null, 'rise' => null, 'finding' => 'error-homing', 'danger' => false]]]),
-            'POST jobs/{job}/release' => fn () => $this->of($job = $this->toGo(), 'POST', '/release', ['to' => 'service', 'version' => $job->version]),
+            'POST jobs/{job}/proof-run/{run}/unplugged' => fn () => $this->run(
+                'unplugged',
+                [],
+                ['state' => 'lost', 'heat' => 'unconfirmed', 'ended_at' => now()],
+            ),
+            'POST jobs/{job}/proof-run/{run}/back-to-find' => fn () => $this->run(
+                'back-to-find',
+                [],
+                [
+                    'state' => 'failed',
+                    'ended_at' => now(),
+                    'results' => ['homing' => [
+                        'passed' => false,
+                        'words' => 'It grinds.',
+                        'value' => null,
+                        'rise' => null,
+                        'finding' => 'error-homing',
+                        'danger' => false,
+                    ]],
+                ],
+            ),
+            'POST jobs/{job}/release' => fn () => $this->of(
+                $job = $this->toGo(),
+                'POST',
+                '/release',
+                ['to' => 'service', 'version' => $job->version],
+            ),
             // Machines
-            'POST machines/{tag}/service-jobs' => fn () => ['POST', '/machines/'.$this->machine()->tag.'/service-jobs', ['items' => ['grease'], 'hours' => 1300]],
-            'PUT machines/{tag}/warranty' => fn () => ['PUT', '/machines/'.$this->machine()->tag.'/warranty', ['by' => 'seller', 'until' => now()->addMonths(3)->toDateString()]],
+            'POST machines/{tag}/service-jobs' => fn () => [
+                'POST',
+                '/machines/'.$this->machine()->tag.'/service-jobs',
+                ['items' => ['grease'], 'hours' => 1300],
+            ],
+            'PUT machines/{tag}/warranty' => fn () => [
+                'PUT',
+                '/machines/'.$this->machine()->tag.'/warranty',
+                ['by' => 'seller', 'until' => now()->addMonths(3)->toDateString()],
+            ],
             'POST families/{family}/papers' => fn () => ['POST', '/families/tern-220/papers?title=Map'.++self::$count, $this->picture()],
             'DELETE papers/{paper}' => fn () => ['DELETE', '/papers/'.$this->paper(), []],
-            'POST papers/{paper}/marks' => fn () => ['POST', '/papers/'.$this->paper().'/marks', ['kind' => 'socket', 'code' => 'X', 'x' => 0.5, 'y' => 0.5]],
+            'POST papers/{paper}/marks' => fn () => [
+                'POST',
+                '/papers/'.$this->paper().'/marks',
+                ['kind' => 'socket', 'code' => 'X', 'x' => 0.5, 'y' => 0.5],
+            ],
             'DELETE papers/{paper}/marks/{mark}' => function () {
                 $paper = $this->paper();
                 $this->write('POST', "/papers/{$paper}/marks", ['kind' => 'socket', 'code' => 'X', 'x' => 0.5, 'y' => 0.5]);
@@ -119,31 +316,84 @@ final class Scenes
                 return ['DELETE', "/papers/{$paper}/marks/".DB::table('paper_marks')->max('id'), []];
             },
             // Shelf
-            'POST parts' => fn () => ['POST', '/parts', ['number' => 'NEW-'.++self::$count, 'name' => 'Fan', 'class' => 'heat-break-fan', 'bin' => 'D1']],
-            'PATCH parts/{number}' => fn () => $this->ofPart($part = $this->part(), 'PATCH', '', ['version' => $part->version, 'name' => 'Liner, cut', 'class' => 'liner', 'families' => [], 'positions' => []]),
-            'POST parts/{number}/movements' => fn () => $this->ofPart($this->part(1), 'POST', '/movements', ['kind' => 'scrapped', 'quantity' => 1, 'note' => 'bent']),
-            'PUT parts/{number}/supply' => fn () => $this->ofPart($this->part(), 'PUT', '/supply', ['supplier' => 'Marram '.++self::$count, 'leadDays' => 5, 'pack' => 5, 'packCostMinor' => 900]),
-            'POST parts/{number}/substitutes' => fn () => $this->ofPart($this->part(), 'POST', '/substitutes', ['other' => $this->part()->number, 'note' => 'cut it']),
+            'POST parts' => fn () => [
+                'POST',
+                '/parts',
+                ['number' => 'NEW-'.++self::$count, 'name' => 'Fan', 'class' => 'heat-break-fan', 'bin' => 'D1'],
+            ],
+            'PATCH parts/{number}' => fn () => $this->ofPart(
+                $part = $this->part(),
+                'PATCH',
+                '',
+                ['version' => $part->version, 'name' => 'Liner, cut', 'class' => 'liner', 'families' => [], 'positions' => []],
+            ),
+            'POST parts/{number}/movements' => fn () => $this->ofPart(
+                $this->part(1),
+                'POST',
+                '/movements',
+                ['kind' => 'scrapped', 'quantity' => 1, 'note' => 'bent'],
+            ),
+            'PUT parts/{number}/supply' => fn () => $this->ofPart(
+                $this->part(),
+                'PUT',
+                '/supply',
+                ['supplier' => 'Marram '.++self::$count, 'leadDays' => 5, 'pack' => 5, 'packCostMinor' => 900],
+            ),
+            'POST parts/{number}/substitutes' => fn () => $this->ofPart(
+                $this->part(),
+                'POST',
+                '/substitutes',
+                ['other' => $this->part()->number, 'note' => 'cut it'],
+            ),
             'DELETE parts/{number}/substitutes/{other}' => function () {
                 [$part, $other] = [$this->part(), $this->part()];
                 $this->write('POST', "/parts/{$part->number}/substitutes", ['other' => $other->number]);
 
                 return $this->ofPart($part, 'DELETE', "/substitutes/{$other->number}");
             },
-            'PUT parts/{number}/successor' => fn () => $this->ofPart($this->part(), 'PUT', '/successor', ['other' => $this->part()->number]),
+            'PUT parts/{number}/successor' => fn () => $this->ofPart(
+                $this->part(),
+                'PUT',
+                '/successor',
+                ['other' => $this->part()->number],
+            ),
             'POST parts/{number}/photograph' => fn () => $this->ofPart($this->part(), 'POST', '/photograph', $this->picture()),
-            'POST parts/{number}/promises' => fn () => $this->ofPart($this->part(1), 'POST', '/promises', ['tag' => $this->atFix()->machine->tag, 'quantity' => 1]),
-            'PUT parts/{number}/movements/{movement}/bad-batch' => fn () => $this->ofPart($part = $this->part(), 'PUT', '/movements/'.$this->receipt($part).'/bad-batch', ['because' => 'two failed']),
+            'POST parts/{number}/promises' => fn () => $this->ofPart(
+                $this->part(1),
+                'POST',
+                '/promises',
+                ['tag' => $this->atFix()->machine->tag, 'quantity' => 1],
+            ),
+            'PUT parts/{number}/movements/{movement}/bad-batch' => fn () => $this->ofPart(
+                $part = $this->part(),
+                'PUT',
+                '/movements/'.$this->receipt($part).'/bad-batch',
+                ['because' => 'two failed'],
+            ),
             'DELETE parts/{number}/movements/{movement}/bad-batch' => function () {
                 $part = $this->part();
                 $this->write('PUT', "/parts/{$part->number}/movements/{$this->receipt($part)}/bad-batch", ['because' => 'two failed']);
 
                 return $this->ofPart($part, 'DELETE', "/movements/{$this->receipt($part)}/bad-batch", ['because' => 'another cause']);
             },
-            'PUT parts/{number}/recipe' => fn () => $this->ofPart($this->part(), 'PUT', '/recipe', ['material' => 'PETG', 'grams' => 6, 'pricePerKgMinor' => 2200, 'printMinutes' => 20, 'handMinutes' => 1]),
-            'POST parts/{number}/recipe/file' => fn () => $this->ofPart($this->recipe(), 'POST', '/recipe/file?name=clamp.stl', ['raw' => 'solid clamp '.++self::$count, 'type' => 'application/octet-stream']),
+            'PUT parts/{number}/recipe' => fn () => $this->ofPart(
+                $this->part(),
+                'PUT',
+                '/recipe',
+                ['material' => 'PETG', 'grams' => 6, 'pricePerKgMinor' => 2200, 'printMinutes' => 20, 'handMinutes' => 1],
+            ),
+            'POST parts/{number}/recipe/file' => fn () => $this->ofPart(
+                $this->recipe(),
+                'POST',
+                '/recipe/file?name=clamp.stl',
+                ['raw' => 'solid clamp '.++self::$count, 'type' => 'application/octet-stream'],
+            ),
             'POST parts/{number}/made' => fn () => $this->ofPart($this->recipe(), 'POST', '/made', ['quantity' => 2]),
-            'POST donors/{tag}/parts' => fn () => ['POST', '/donors/'.$this->donor()->tag.'/parts', ['position' => 'sock', 'part' => $this->part(1, 'sock')->number, 'grade' => 'untested']],
+            'POST donors/{tag}/parts' => fn () => [
+                'POST',
+                '/donors/'.$this->donor()->tag.'/parts',
+                ['position' => 'sock', 'part' => $this->part(1, 'sock')->number, 'grade' => 'untested'],
+            ],
             'POST stocktakes' => function () {
                 $this->endStocktake();
 
@@ -174,11 +424,19 @@ final class Scenes
 
                 return ['POST', '/stock-files/'.DB::table('stock_files')->max('id').'/apply', ['onlySound' => true]];
             },
-            'POST orders' => fn () => ['POST', '/orders', ['supplier' => $this->supplier($part = $this->part()), 'packs' => [$part->number => 1], 'lessIsRight' => true]],
+            'POST orders' => fn () => [
+                'POST',
+                '/orders',
+                ['supplier' => $this->supplier($part = $this->part()), 'packs' => [$part->number => 1], 'lessIsRight' => true],
+            ],
             'POST orders/{order}/lines/{line}/receipts' => function () {
                 $order = $this->order();
 
-                return ['POST', "/orders/{$order}/lines/".DB::table('order_lines')->where('order_id', $order)->value('id').'/receipts', ['quantity' => 5]];
+                return [
+                    'POST',
+                    "/orders/{$order}/lines/".DB::table('order_lines')->where('order_id', $order)->value('id').'/receipts',
+                    ['quantity' => 5],
+                ];
             },
             'POST orders/{order}/close' => fn () => ['POST', "/orders/{$this->order()}/close", ['because' => 'they have none']],
         ];
@@ -232,19 +490,33 @@ final class Scenes
 
     private function job(string $kind = 'repair'): Job
     {
-        $this->write('POST', '/jobs', ['tag' => $this->machine()->tag, 'kind' => $kind, 'complaint' => 'it clicks', 'began' => 'crept-in', 'hours' => 1200]);
+        $this->write(
+            'POST',
+            '/jobs',
+            ['tag' => $this->machine()->tag, 'kind' => $kind, 'complaint' => 'it clicks', 'began' => 'crept-in', 'hours' => 1200],
+        );
 
         return Job::query()->with('machine')->orderByDesc('id')->firstOrFail();
     }
 
     private function safe(string $kind = 'repair'): Job
     {
-        return $this->after($this->job($kind), 'POST', '/safety-answers', ['answers' => array_fill_keys(array_keys($this->knowledge()->safetyQuestions), false)]);
+        return $this->after(
+            $this->job($kind),
+            'POST',
+            '/safety-answers',
+            ['answers' => array_fill_keys(array_keys($this->knowledge()->safetyQuestions), false)],
+        );
     }
 
     private function to(Job $job, string $station): Job
     {
-        return $job->station->value === $station ? $job : $this->after($job, 'POST', '/station', ['to' => $station, 'version' => $job->version]);
+        return $job->station->value === $station ? $job : $this->after(
+            $job,
+            'POST',
+            '/station',
+            ['to' => $station, 'version' => $job->version],
+        );
     }
 
     private function tagged(): Job
@@ -284,7 +556,14 @@ final class Scenes
         $this->after($this->screws(), 'POST', '/look-lists', ['fault' => 'knob-screws-free']);
         $list = (int) DB::table('look_lists')->max('id');
 
-        return [$list, (string) DB::table('looks_owed')->join('machines', 'machines.id', 'looks_owed.machine_id')->where('look_list_id', $list)->whereNull('looked_at')->value('tag')];
+        return [
+            $list,
+            (string) DB::table('looks_owed')->join(
+                'machines',
+                'machines.id',
+                'looks_owed.machine_id',
+            )->where('look_list_id', $list)->whereNull('looked_at')->value('tag'),
+        ];
     }
 
     private function noLookLists(): void
@@ -397,14 +676,27 @@ final class Scenes
     private function run(string $path, array $body, array $standing): array
     {
         $job = $this->atProve();
-        $run = ProofRun::query()->create($standing + ['job_id' => $job->id, 'machine_id' => $job->machine_id, 'address' => '127.0.0.1:'.(30_000 + ++self::$count), 'stages' => ['identify'], 'results' => (object) [], 'person_id' => $this->shop->lead()->id, 'began_at' => now()]);
+        $run = ProofRun::query()->create($standing + [
+            'job_id' => $job->id,
+            'machine_id' => $job->machine_id,
+            'address' => '127.0.0.1:'.(30_000 + ++self::$count),
+            'stages' => ['identify'],
+            'results' => (object) [],
+            'person_id' => $this->shop->lead()->id,
+            'began_at' => now(),
+        ]);
 
         return $this->of($job, 'POST', "/proof-run/{$run->id}/{$path}", $body);
     }
 
     private function part(int $onHand = 8, string $class = 'liner'): Part
     {
-        $part = Part::query()->create(['number' => strtoupper(substr($class, 0, 3)).'-'.++self::$count, 'name' => 'Part '.self::$count, 'class' => $class, 'bin' => 'B'.self::$count]);
+        $part = Part::query()->create([
+            'number' => strtoupper(substr($class, 0, 3)).'-'.++self::$count,
+            'name' => 'Part '.self::$count,
+            'class' => $class,
+            'bin' => 'B'.self::$count,
+        ]);
         app(MoveStock::class)->receive($part, $onHand, 120, null, $this->shop->lead());
 
         return $part->refresh();
@@ -418,7 +710,11 @@ final class Scenes
     private function recipe(): Part
     {
         $part = $this->part();
-        $this->write('PUT', "/parts/{$part->number}/recipe", ['material' => 'PETG', 'grams' => 6, 'pricePerKgMinor' => 2200, 'printMinutes' => 20, 'handMinutes' => 1]);
+        $this->write(
+            'PUT',
+            "/parts/{$part->number}/recipe",
+            ['material' => 'PETG', 'grams' => 6, 'pricePerKgMinor' => 2200, 'printMinutes' => 20, 'handMinutes' => 1],
+        );
 
         return $part;
     }
@@ -440,7 +736,11 @@ final class Scenes
 
     private function supplier(Part $part): int
     {
-        $this->write('PUT', "/parts/{$part->number}/supply", ['supplier' => 'Saltworks '.++self::$count, 'leadDays' => 5, 'pack' => 5, 'packCostMinor' => 900]);
+        $this->write(
+            'PUT',
+            "/parts/{$part->number}/supply",
+            ['supplier' => 'Saltworks '.++self::$count, 'leadDays' => 5, 'pack' => 5, 'packCostMinor' => 900],
+        );
 
         return (int) DB::table('suppliers')->max('id');
     }

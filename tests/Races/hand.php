@@ -20,7 +20,15 @@ $kernel->bootstrap();
 while (($line = fgets(STDIN)) !== false) {
     /** @var array{method: string, path: string, body: string, type: string, key: string, person: int, at: int} $write */
     $write = json_decode($line, true, 64, JSON_THROW_ON_ERROR);
-    $request = Request::create("/api/v1{$write['path']}", $write['method'], [], [], [], ['CONTENT_TYPE' => $write['type'], 'HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => $write['key']], (string) base64_decode($write['body'], true));
+    $request = Request::create(
+        "/api/v1{$write['path']}",
+        $write['method'],
+        [],
+        [],
+        [],
+        ['CONTENT_TYPE' => $write['type'], 'HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => $write['key']],
+        (string) base64_decode($write['body'], true),
+    );
     $app->instance('request', $request);
     Auth::guard()->setUser(Person::query()->findOrFail($write['person']));
     while (hrtime(true) < $write['at']) {
@@ -29,6 +37,16 @@ while (($line = fgets(STDIN)) !== false) {
     $response = $kernel->handle($request);
     $kernel->terminate($request, $response);
     $app->forgetScopedInstances();
-    fwrite(STDOUT, json_encode(['status' => $response->getStatusCode(), 'body' => mb_strcut((string) $response->getContent(), 0, 400), 'sum' => sha1((string) $response->getContent())], JSON_INVALID_UTF8_SUBSTITUTE)."\n");
+    fwrite(
+        STDOUT,
+        json_encode(
+            [
+                'status' => $response->getStatusCode(),
+                'body' => mb_strcut((string) $response->getContent(), 0, 400),
+                'sum' => sha1((string) $response->getContent()),
+            ],
+            JSON_INVALID_UTF8_SUBSTITUTE,
+        )."\n",
+    );
     fflush(STDOUT);
 }

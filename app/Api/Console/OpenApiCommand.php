@@ -16,7 +16,10 @@ final class OpenApiCommand extends Command
     public function handle(DescribeApi $api): int
     {
         $path = base_path('docs/api/openapi.json');
-        $fresh = json_encode($api->document(), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
+        $fresh = json_encode(
+            $api->document(),
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+        )."\n";
         if ($this->option('check')) {
             $same = is_file($path) && file_get_contents($path) === $fresh;
             $this->line($same ? 'In step.' : 'docs/api/openapi.json is out of step. Run php artisan odd-bench:openapi and npm run api.');

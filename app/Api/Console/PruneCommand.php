@@ -20,7 +20,10 @@ final class PruneCommand extends Command
     public function handle(): int
     {
         do {
-            $gone = DB::delete('DELETE FROM once_keys WHERE ctid IN (SELECT ctid FROM once_keys WHERE created_at < ? ORDER BY created_at LIMIT 5000)', [now()->subDays(self::DAYS)]);
+            $gone = DB::delete(
+                'DELETE FROM once_keys WHERE ctid IN (SELECT ctid FROM once_keys WHERE created_at < ? ORDER BY created_at LIMIT 5000)',
+                [now()->subDays(self::DAYS)],
+            );
         } while ($gone > 0);
 
         DB::table('sessions')->where('last_activity', '<', now()->getTimestamp() - 60 * Config::integer('session.lifetime'))->delete();

@@ -26,6 +26,11 @@ final readonly class Compared
             $worst = is_nan($computed) ? INF : max($worst, abs($computed - $expected) / max(1e-12, abs($expected)));
         }
 
-        return new self($computation, $reference, $cases, str_contains($as, '%%') ? sprintf($as, 100 * $worst) : sprintf($as, $worst).' of it');
+        return new self(
+            $computation,
+            $reference,
+            $cases,
+            str_contains($as, '%%') ? sprintf($as, 100 * $worst) : sprintf($as, $worst).' of it',
+        );
     }
 }

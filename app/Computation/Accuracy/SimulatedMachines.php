@@ -47,7 +47,13 @@ final readonly class SimulatedMachines
                     $ok += in_array($verdict, ['ok', 'watch'], true) ? 1 : 0;
                     $unsettled += $verdict === 'inconclusive' ? 1 : 0;
                 }
-                $rows[] = ['fault' => $fault->value, 'instrument' => $instrument, 'machines' => $this->seeds, 'ok' => $ok, 'unsettled' => $unsettled];
+                $rows[] = [
+                    'fault' => $fault->value,
+                    'instrument' => $instrument,
+                    'machines' => $this->seeds,
+                    'ok' => $ok,
+                    'unsettled' => $unsettled,
+                ];
             }
         }
 
@@ -95,17 +101,49 @@ final readonly class SimulatedMachines
     private function judged(string $instrument, Measured $measured, int $seed): array
     {
         return match ($instrument) {
-            'thermistor' => $this->compute('thermistor', ['model' => self::MODEL, 'resistance_ohm' => round($measured->sensorOhm(), 1), 'ambient_c' => round($measured->roomC())]),
+            'thermistor' => $this->compute(
+                'thermistor',
+                ['model' => self::MODEL, 'resistance_ohm' => round($measured->sensorOhm(), 1), 'ambient_c' => round($measured->roomC())],
+            ),
             'heater' => $this->compute('heater', ['volts' => 24, 'rated_w' => 40, 'measured_ohm' => round($measured->heaterOhm(), 1)]),
-            'thermal-log, hot end' => $this->compute('thermal-log', ['lines' => $measured->heatUp('hotend', 200.0, 400.0), 'interval_s' => 1]),
-            'thermal-log, hot end, moving' => $this->compute('thermal-log', ['lines' => $measured->heldMoving('hotend', 200.0), 'interval_s' => 1]),
-            'thermal-log, bed, moving' => $this->compute('thermal-log', ['lines' => $measured->heldMoving('bed', 60.0), 'interval_s' => 1, 'channel' => 'B']),
-            'runaway-test' => $this->compute('runaway-test', ['lines' => $measured->cooled('hotend', 200.0, 300.0, 480.0), 'interval_s' => 1, 'cooling_began_s' => 300, 'period_s' => 45, 'hysteresis_c' => 4]),
+            'thermal-log, hot end' => $this->compute(
+                'thermal-log',
+                ['lines' => $measured->heatUp('hotend', 200.0, 400.0), 'interval_s' => 1],
+            ),
+            'thermal-log, hot end, moving' => $this->compute(
+                'thermal-log',
+                ['lines' => $measured->heldMoving('hotend', 200.0), 'interval_s' => 1],
+            ),
+            'thermal-log, bed, moving' => $this->compute(
+                'thermal-log',
+                ['lines' => $measured->heldMoving('bed', 60.0), 'interval_s' => 1, 'channel' => 'B'],
+            ),
+            'runaway-test' => $this->compute(
+                'runaway-test',
+                [
+                    'lines' => $measured->cooled('hotend', 200.0, 300.0, 480.0),
+                    'interval_s' => 1,
+                    'cooling_began_s' => 300,
+                    'period_s' => 45,
+                    'hysteresis_c' => 4,
+                ],
+            ),
             'contact-resistance' => $this->compute('contact-resistance', [
-                'resistance_ohm' => 2.618, 'volts' => 24, 'baseline_s' => round((new Measured([], $seed))->bedSeconds(60.0) ?? 1.0), 'today_s' => round($measured->bedSeconds(60.0) ?? 20_000.0),
+                'resistance_ohm' => 2.618,
+                'volts' => 24,
+                'baseline_s' => round((new Measured([], $seed))->bedSeconds(60.0) ?? 1.0),
+                'today_s' => round($measured->bedSeconds(60.0) ?? 20_000.0),
                 'target_c' => 60, 'baseline_start_c' => round($measured->roomC()), 'start_c' => round($measured->roomC()),
             ]),
-            'steps' => $this->compute('steps', ['type' => 'extruder', 'current_steps_per_mm' => 93, 'asked_mm' => 100, 'got_mm' => array_map(static fn (float $mm): float => round($mm, 1), $measured->fed())]),
+            'steps' => $this->compute(
+                'steps',
+                [
+                    'type' => 'extruder',
+                    'current_steps_per_mm' => 93,
+                    'asked_mm' => 100,
+                    'got_mm' => array_map(static fn (float $mm): float => round($mm, 1), $measured->fed()),
+                ],
+            ),
             default => $this->belt($measured),
         };
     }
@@ -115,7 +153,10 @@ final readonly class SimulatedMachines
     {
         $heard = $this->compute('pluck-frequency', ['wav_file' => Contents::text($measured->pluck())]);
 
-        return ($heard['confidence'] ?? 0.0) < 0.3 ? ['verdict' => 'inconclusive'] : $this->compute('belt-tension', ['span_mm' => 150, 'frequency_hz' => $heard['frequency_hz'], 'belt' => ['width_mm' => 6], 'reference_hz' => 110]);
+        return ($heard['confidence'] ?? 0.0) < 0.3 ? ['verdict' => 'inconclusive'] : $this->compute(
+            'belt-tension',
+            ['span_mm' => 150, 'frequency_hz' => $heard['frequency_hz'], 'belt' => ['width_mm' => 6], 'reference_hz' => 110],
+        );
     }
 
     /**

@@ -23,8 +23,19 @@ final readonly class ComplaintController
         $traits = Traits::of($family === null ? [] : ($this->knowledge->families[$family]->traits ?? []));
 
         return new ComplaintView(
-            array_map(fn (array $heard): HeardView => new HeardView($heard['code'], $this->knowledge->findings[$heard['code']]->name, $heard['words'], $this->knowledge->findings[$heard['code']]->redTag), $complaint->findings($text, $traits)),
-            array_map(static fn (array $raised): DangerRaisedView => new DangerRaisedView($raised['finding'], $raised['ask']), $complaint->safety($text)),
+            array_map(
+                fn (array $heard): HeardView => new HeardView(
+                    $heard['code'],
+                    $this->knowledge->findings[$heard['code']]->name,
+                    $heard['words'],
+                    $this->knowledge->findings[$heard['code']]->redTag,
+                ),
+                $complaint->findings($text, $traits),
+            ),
+            array_map(
+                static fn (array $raised): DangerRaisedView => new DangerRaisedView($raised['finding'], $raised['ask']),
+                $complaint->safety($text),
+            ),
         );
     }
 }

@@ -30,13 +30,34 @@ final class RatesCommand extends Command
             return self::FAILURE;
         }
         $own = $of === null ? ['jobs' => 0, 'faults' => []] : $counted->ofFamily($of->code);
-        $rates = Rates::corrected($knowledge->bench->catalogueJobs, $own['jobs'], $own['faults'], $shop['jobs'], $shop['faults'], $shop['exposed']);
-        $head = ['fault', 'catalogue per 1,000', 'shop, of the jobs that could', ...($of === null ? [] : ["{$of->name}: of {$own['jobs']} jobs"]), 'came back', 'corrected per 1,000'];
+        $rates = Rates::corrected(
+            $knowledge->bench->catalogueJobs,
+            $own['jobs'],
+            $own['faults'],
+            $shop['jobs'],
+            $shop['faults'],
+            $shop['exposed'],
+        );
+        $head = [
+            'fault',
+            'catalogue per 1,000',
+            'shop, of the jobs that could',
+            ...($of === null ? [] : ["{$of->name}: of {$own['jobs']} jobs"]),
+            'came back',
+            'corrected per 1,000',
+        ];
         $back = $counted->cameBack($of?->code);
         $rows = [];
         foreach ($knowledge->faults as $fault) {
             if ($of === null || Traits::of($of->traits)->allow($fault->needs)) {
-                $rows[] = [$fault->code, sprintf('%.1f', $fault->rate), sprintf('%d of %d', $shop['faults'][$fault->code] ?? 0, $shop['exposed'][$fault->code] ?? $shop['jobs']), ...($of === null ? [] : [(string) ($own['faults'][$fault->code] ?? 0)]), (string) ($back[$fault->code] ?? 0), sprintf('%.1f', 1000 * $rates->prior($fault))];
+                $rows[] = [
+                    $fault->code,
+                    sprintf('%.1f', $fault->rate),
+                    sprintf('%d of %d', $shop['faults'][$fault->code] ?? 0, $shop['exposed'][$fault->code] ?? $shop['jobs']),
+                    ...($of === null ? [] : [(string) ($own['faults'][$fault->code] ?? 0)]),
+                    (string) ($back[$fault->code] ?? 0),
+                    sprintf('%.1f', 1000 * $rates->prior($fault)),
+                ];
             }
         }
         usort($rows, static fn (array $a, array $b): int => [(float) end($b), $a[0]] <=> [(float) end($a), $b[0]]);

@@ -20,8 +20,12 @@ use OddBench\Knowledge\Knowledge;
 /** Ends Find: with one or several faults, or with the reason why nothing is to be mended. Takes a wrong diagnosis back. */
 final readonly class ConfirmFaults
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private DiagnosisQuery $diagnosis, private KnowsComebacks $comebacks)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private JobRecord $record,
+        private DiagnosisQuery $diagnosis,
+        private KnowsComebacks $comebacks,
+    ) {
     }
 
     /**
@@ -39,13 +43,27 @@ final readonly class ConfirmFaults
             $words = [];
             foreach ($faults as $i => $code) {
                 $fault = $this->knowledge->fault($code, "faults.{$i}");
-                $belief = $beliefs[$code] ?? throw InputError::at("faults.{$i}", "“{$fault->name}” cannot be on this machine: its family lacks what it takes.");
+                $belief = $beliefs[$code] ?? throw InputError::at(
+                    "faults.{$i}",
+                    "“{$fault->name}” cannot be on this machine: its family lacks what it takes.",
+                );
                 if (Confirmed::query()->where(['job_id' => $job->id, 'fault' => $code])->whereNull('superseded_at')->exists()) {
                     continue;
                 }
                 $earlier = $this->comebacks->of($job->machine, $code);
-                Confirmed::query()->create(['job_id' => $job->id, 'fault' => $code, 'probability' => $belief, 'comeback_of' => $earlier?->id, 'person_id' => $by->id, 'at' => now()]);
-                $words[] = sprintf('%s (%d %%)', $fault->name, (int) round(100 * $belief)).($earlier?->finished_at === null ? '' : ", a comeback: mended here {$earlier->finished_at->format('j M Y')}, within its warranty");
+                Confirmed::query()->create([
+                    'job_id' => $job->id,
+                    'fault' => $code,
+                    'probability' => $belief,
+                    'comeback_of' => $earlier?->id,
+                    'person_id' => $by->id,
+                    'at' => now(),
+                ]);
+                $words[] = sprintf(
+                    '%s (%d %%)',
+                    $fault->name,
+                    (int) round(100 * $belief),
+                ).($earlier?->finished_at === null ? '' : ", a comeback: mended here {$earlier->finished_at->format('j M Y')}, within its warranty");
             }
             if ($words === []) {
                 throw Refused::because('faults', 'These faults are confirmed already.');

@@ -45,13 +45,29 @@ final readonly class ConfirmedView extends View
     public static function of(Confirmed $confirmed, Knowledge $knowledge, bool $mended, ?int $sisters = null): self
     {
         $fault = $knowledge->faults[$confirmed->fault] ?? null;
-        $names = static fn (array $codes): array => array_values(array_map(static fn (string $code): string => $knowledge->faults[$code]->name, $codes));
+        $names = static fn (array $codes): array => array_values(array_map(
+            static fn (string $code): string => $knowledge->faults[$code]->name,
+            $codes,
+        ));
 
         return new self(
-            $confirmed->fault, $fault->name ?? $confirmed->fault, $confirmed->probability, $confirmed->person->name, $confirmed->at->toIso8601String(),
+            $confirmed->fault,
+            $fault->name ?? $confirmed->fault,
+            $confirmed->probability,
+            $confirmed->person->name,
+            $confirmed->at->toIso8601String(),
             $confirmed->superseded_at !== null,
-            $confirmed->overturned_by === null ? null : ($knowledge->findings[$confirmed->overturned_by]->name ?? $confirmed->overturned_by),
-            $fault?->mend()->do ?? '', $fault?->mend()->minutes ?? 0.0, array_map(static fn (Mend $m): WayView => WayView::of($m, $knowledge), $fault->mends ?? []), $fault->danger ?? false, $fault->cautions ?? [], $fault?->mend()->parts ?? [], $names($fault->behind ?? []), $mended,
+            $confirmed->overturned_by === null
+                ? null
+                : ($knowledge->findings[$confirmed->overturned_by]->name ?? $confirmed->overturned_by),
+            $fault?->mend()->do ?? '',
+            $fault?->mend()->minutes ?? 0.0,
+            array_map(static fn (Mend $m): WayView => WayView::of($m, $knowledge), $fault->mends ?? []),
+            $fault->danger ?? false,
+            $fault->cautions ?? [],
+            $fault?->mend()->parts ?? [],
+            $names($fault->behind ?? []),
+            $mended,
             $sisters, $sisters === null ? null : $fault?->sisters?->because,
             $confirmed->comeback_of, $confirmed->comeback_of === null ? null : $confirmed->earlier?->finished_at?->toIso8601String(),
         );

@@ -27,7 +27,10 @@ final readonly class CountedFaults
         return $this->read([$family]);
     }
 
-    /** @return array{jobs: int, faults: array<string, int>, exposed: array<string, int>} exposed: jobs on machines that can have the fault, where not all can */
+    /**
+     * @return array{jobs: int, faults: array<string, int>, exposed: array<string, int>} exposed: jobs on machines that can have
+     *   the fault, where not all can
+     */
     public function ofShop(): array
     {
         $shop = $this->read(null);

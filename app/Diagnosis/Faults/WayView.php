@@ -24,6 +24,11 @@ final readonly class WayView extends View
 
     public static function of(Mend $mend, Knowledge $knowledge): self
     {
-        return new self($mend->school, $mend->do, $mend->minutes, array_map(static fn (string $class): string => $knowledge->partClasses[$class] ?? $class, $mend->parts));
+        return new self(
+            $mend->school,
+            $mend->do,
+            $mend->minutes,
+            array_map(static fn (string $class): string => $knowledge->partClasses[$class] ?? $class, $mend->parts),
+        );
     }
 }

@@ -35,6 +35,16 @@ final readonly class FindingView extends View
             default => $how,
         };
 
-        return new self($finding->id, $finding->code, $known->name ?? $finding->code, $finding->present, $known->redTag ?? false, $source, $finding->value, $finding->person->name, $finding->at->toIso8601String());
+        return new self(
+            $finding->id,
+            $finding->code,
+            $known->name ?? $finding->code,
+            $finding->present,
+            $known->redTag ?? false,
+            $source,
+            $finding->value,
+            $finding->person->name,
+            $finding->at->toIso8601String(),
+        );
     }
 }

@@ -31,11 +31,16 @@ final readonly class FoundInJob implements JobPart
     public static function read(Jobs $jobs): array
     {
         $unread = $jobs->reject(static fn (Job $job): bool => self::carriedBy($job) !== null)->pluck('id');
-        $found = $unread->isEmpty() ? new Collection : JobFinding::query()->whereIn('job_id', $unread)->orderBy('id')->get()->groupBy('job_id');
+        $found = $unread->isEmpty()
+            ? new Collection
+            : JobFinding::query()->whereIn('job_id', $unread)->orderBy('id')->get()->groupBy('job_id');
         $diagnoses = Confirmed::query()->whereIn('job_id', $jobs->pluck('id'))->orderBy('id')->get()->groupBy('job_id');
         $parts = [];
         foreach ($jobs as $job) {
-            $parts[$job->id] = new self(self::carriedBy($job) ?? $found->get($job->id) ?? new Collection, $diagnoses->get($job->id) ?? new Collection);
+            $parts[$job->id] = new self(
+                self::carriedBy($job) ?? $found->get($job->id) ?? new Collection,
+                $diagnoses->get($job->id) ?? new Collection,
+            );
         }
 
         return $parts;

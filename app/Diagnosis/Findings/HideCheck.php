@@ -23,7 +23,12 @@ final readonly class HideCheck
         $check = $this->knowledge->check($code);
 
         return $this->record->write($job, $by, null, function (Job $job) use ($check, $by): Said {
-            DB::table('hidden_checks')->insertOrIgnore(['job_id' => $job->id, 'code' => $check->code, 'person_id' => $by->id, 'at' => now()]);
+            DB::table('hidden_checks')->insertOrIgnore([
+                'job_id' => $job->id,
+                'code' => $check->code,
+                'person_id' => $by->id,
+                'at' => now(),
+            ]);
 
             return new Said('cannot-tell', "{$check->name}: can’t tell");
         });

@@ -28,10 +28,20 @@ final readonly class PutDownTold implements HearsBooking
             $finding = $this->knowledge->finding($code, "told.{$i}");
             foreach ($finding->neverWith as $never) {
                 if (in_array($never, $booking->told, true)) {
-                    throw InputError::at("told.{$i}", "“{$finding->name}” and “{$this->knowledge->findings[$never]->name}” cannot both be. Leave one out.");
+                    throw InputError::at(
+                        "told.{$i}",
+                        "“{$finding->name}” and “{$this->knowledge->findings[$never]->name}” cannot both be. Leave one out.",
+                    );
                 }
             }
-            JobFinding::query()->create(['job_id' => $job->id, 'code' => $code, 'present' => true, 'source' => 'told', 'person_id' => $by->id, 'at' => now()]);
+            JobFinding::query()->create([
+                'job_id' => $job->id,
+                'code' => $code,
+                'present' => true,
+                'source' => 'told',
+                'person_id' => $by->id,
+                'at' => now(),
+            ]);
             if ($finding->redTag) {
                 $dangers[] = $finding->name;
             }

@@ -28,13 +28,25 @@ final readonly class PutFinding implements Findings
         }
         if ($known !== null && ! str_starts_with($source, 'proof:') && $source !== 'told') {
             $name = $this->knowledge->findings[$code]->name;
-            throw Refused::because("findings.{$code}", "“{$name}” is down already as ".($known->present ? 'found' : 'not found').'. Withdraw that first, so that the record says which was right.');
+            throw Refused::because(
+                "findings.{$code}",
+                "“{$name}” is down already as ".($known->present ? 'found' : 'not found')
+                    .'. Withdraw that first, so that the record says which was right.',
+            );
         }
         if ($present) {
             $this->refuseContradiction($standing, $code);
         }
         $known?->update(['withdrawn_at' => now(), 'withdrawn_by' => $by->id]);
-        FoundInJob::carry($job)->add(JobFinding::query()->create(['job_id' => $job->id, 'code' => $code, 'present' => $present, 'source' => $source, 'value' => $value, 'person_id' => $by->id, 'at' => now()]));
+        FoundInJob::carry($job)->add(JobFinding::query()->create([
+            'job_id' => $job->id,
+            'code' => $code,
+            'present' => $present,
+            'source' => $source,
+            'value' => $value,
+            'person_id' => $by->id,
+            'at' => now(),
+        ]));
     }
 
     public function measured(Job $job, string $code, bool $present, string $source, ?string $value, Person $by): void
@@ -60,9 +72,16 @@ final readonly class PutFinding implements Findings
     private function refuseContradiction(Collection $standing, string $code): void
     {
         $new = $this->knowledge->findings[$code];
-        $other = $standing->first(fn (JobFinding $f): bool => $f->present && (in_array($f->code, $new->neverWith, true) || in_array($code, $this->neverWith($f->code), true)));
+        $other = $standing->first(fn (JobFinding $f): bool => $f->present && (in_array($f->code, $new->neverWith, true) || in_array(
+            $code,
+            $this->neverWith($f->code),
+            true,
+        )));
         if ($other !== null) {
-            throw Refused::because("findings.{$code}", "“{$new->name}” and “{$this->knowledge->findings[$other->code]->name}” cannot both be. Measure again and withdraw the wrong one.");
+            throw Refused::because(
+                "findings.{$code}",
+                "“{$new->name}” and “{$this->knowledge->findings[$other->code]->name}” cannot both be. Measure again and withdraw the wrong one.",
+            );
         }
     }
 

@@ -20,8 +20,14 @@ use OddBench\Knowledge\Knowledge;
 final readonly class RecordFinding
 {
     /** @param  iterable<HearsChecks>  $rooms */
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private Findings $findings, private AllowCheck $allow, private PutOnRedTag $redTag, private iterable $rooms)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private JobRecord $record,
+        private Findings $findings,
+        private AllowCheck $allow,
+        private PutOnRedTag $redTag,
+        private iterable $rooms,
+    ) {
     }
 
     /**

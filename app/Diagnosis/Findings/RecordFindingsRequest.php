@@ -27,7 +27,10 @@ final class RecordFindingsRequest extends Form
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['findings.required' => 'Which finding? Type two or three letters and choose one.', 'findings.*.boolean' => 'A finding is there (true) or not (false).'];
+        return [
+            'findings.required' => 'Which finding? Type two or three letters and choose one.',
+            'findings.*.boolean' => 'A finding is there (true) or not (false).',
+        ];
     }
 
     /** @return list<string> the looks that were made: one, or those of a sweep */

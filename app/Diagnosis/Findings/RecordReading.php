@@ -30,9 +30,19 @@ final readonly class RecordReading
         $reading = $check->reading;
 
         return DB::transaction(function () use ($job, $check, $reading, $value, $findings, $by): Job {
-            $job = $this->record->record($job, $findings === [] ? ['' => false] : $findings, [$check->code], sprintf('%s %s', round($value, 4), $reading->unit), $by);
+            $job = $this->record->record(
+                $job,
+                $findings === [] ? ['' => false] : $findings,
+                [$check->code],
+                sprintf('%s %s', round($value, 4), $reading->unit),
+                $by,
+            );
             Reading::query()->create([
-                'job_id' => $job->id, 'machine_id' => $job->machine_id, 'instrument' => "check:{$check->code}", 'position' => null, 'hours' => $job->hours,
+                'job_id' => $job->id,
+                'machine_id' => $job->machine_id,
+                'instrument' => "check:{$check->code}",
+                'position' => null,
+                'hours' => $job->hours,
                 'input' => ['value' => $value], 'result' => [], 'value' => $value, 'unit' => $reading->unit,
                 'verdict' => in_array(true, $findings, true) ? 'out' : 'ok', 'because' => null, 'person_id' => $by->id, 'at' => now(),
             ]);

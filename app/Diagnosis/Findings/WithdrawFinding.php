@@ -21,7 +21,9 @@ final readonly class WithdrawFinding
     public function withdraw(Job $job, JobFinding $finding, Person $by): Job
     {
         return $this->record->write($job, $by, null, function (Job $job) use ($finding, $by): Said {
-            $changed = JobFinding::query()->where(['id' => $finding->id, 'job_id' => $job->id])->whereNull('withdrawn_at')->update(['withdrawn_at' => now(), 'withdrawn_by' => $by->id]);
+            $changed = JobFinding::query()->where(['id' => $finding->id, 'job_id' => $job->id])
+                ->whereNull('withdrawn_at')
+                ->update(['withdrawn_at' => now(), 'withdrawn_by' => $by->id]);
             if ($changed === 0) {
                 throw Refused::because('finding', 'This finding was withdrawn already.');
             }

@@ -28,17 +28,31 @@ final readonly class BeliefHistoryQuery
     {
         $events = $this->events($state);
         $codes = $session->faults();
-        $history = $session->history(array_map(static fn (array $e): array => ['code' => $e['code'], 'present' => $e['present'], 'withdrawn' => $e['withdrawn']], $events));
+        $history = $session->history(array_map(
+            static fn (array $e): array => ['code' => $e['code'], 'present' => $e['present'], 'withdrawn' => $e['withdrawn']],
+            $events,
+        ));
         $index = array_flip($codes);
         $faults = array_values(array_intersect_key($index, array_flip([...$inQuestion, ...$superseded])));
         $moves = [new MoveView(null, 'to begin with', false, false, null)];
         foreach ($events as $event) {
-            $moves[] = new MoveView($event['code'], $this->knowledge->findings[$event['code']]->name, $event['present'], $event['withdrawn'], $event['at']->toIso8601String());
+            $moves[] = new MoveView(
+                $event['code'],
+                $this->knowledge->findings[$event['code']]->name,
+                $event['present'],
+                $event['withdrawn'],
+                $event['at']->toIso8601String(),
+            );
         }
         $lines = [];
         foreach ($history->lines($faults, self::LINES, array_values(array_intersect_key($index, array_flip($superseded)))) as $fault) {
             $code = $codes[$fault];
-            $lines[] = new LineView($code, $this->knowledge->faults[$code]->name, in_array($code, $superseded, true), array_map(static fn ($move): float => $move->faults[$fault], $history->moves));
+            $lines[] = new LineView(
+                $code,
+                $this->knowledge->faults[$code]->name,
+                in_array($code, $superseded, true),
+                array_map(static fn ($move): float => $move->faults[$fault], $history->moves),
+            );
         }
 
         return [$moves, $lines];
@@ -52,13 +66,28 @@ final readonly class BeliefHistoryQuery
             if (! isset($this->knowledge->findings[$finding->code])) {
                 continue;
             }
-            $events[] = ['code' => $finding->code, 'present' => $finding->present, 'withdrawn' => false, 'at' => $finding->at, 'id' => $finding->id];
+            $events[] = [
+                'code' => $finding->code,
+                'present' => $finding->present,
+                'withdrawn' => false,
+                'at' => $finding->at,
+                'id' => $finding->id,
+            ];
             if ($finding->withdrawn_at !== null) {
-                $events[] = ['code' => $finding->code, 'present' => $finding->present, 'withdrawn' => true, 'at' => $finding->withdrawn_at, 'id' => $finding->id];
+                $events[] = [
+                    'code' => $finding->code,
+                    'present' => $finding->present,
+                    'withdrawn' => true,
+                    'at' => $finding->withdrawn_at,
+                    'id' => $finding->id,
+                ];
             }
         }
         // one that replaces another at the same moment comes after the withdrawal
-        usort($events, static fn (array $a, array $b): int => [$a['at'], ! $a['withdrawn'], $a['id']] <=> [$b['at'], ! $b['withdrawn'], $b['id']]);
+        usort(
+            $events,
+            static fn (array $a, array $b): int => [$a['at'], ! $a['withdrawn'], $a['id']] <=> [$b['at'], ! $b['withdrawn'], $b['id']],
+        );
 
         return $events;
     }

@@ -26,7 +26,10 @@ final readonly class DiagnosisQuery
     /** The case of a job, looked at once for as long as the job stands as it does. */
     public function of(JobState $state): Session
     {
-        return $state->once('diagnosis', fn (): Session => Session::open(CaseFile::read($this->input($state), $this->knowledge), $this->knowledge));
+        return $state->once(
+            'diagnosis',
+            fn (): Session => Session::open(CaseFile::read($this->input($state), $this->knowledge), $this->knowledge),
+        );
     }
 
     public function counted(JobState $state): CountedFaults
@@ -55,7 +58,10 @@ final readonly class DiagnosisQuery
             'history' => [...$counted->ofFamily($family), 'shop' => $counted->ofShop()],
             'untold' => 'weigh',
             'red_tag' => SafetyOfJob::of($state)->redTag !== null,
-            'hidden' => array_values(array_filter(DB::table('hidden_checks')->where('job_id', $job->id)->pluck('code')->all(), fn (mixed $code): bool => is_string($code) && isset($this->knowledge->checks[$code]))),
+            'hidden' => array_values(array_filter(
+                DB::table('hidden_checks')->where('job_id', $job->id)->pluck('code')->all(),
+                fn (mixed $code): bool => is_string($code) && isset($this->knowledge->checks[$code]),
+            )),
             'on_shelf' => $parts['on_shelf'],
             'rates' => ['bench_minute' => (float) Setting::benchMinuteMinor(), 'parts' => $parts['costs'], 'waiting' => $parts['waiting']],
         ];

@@ -25,8 +25,12 @@ final readonly class ShowDiagnosis
 
     private const LIKELY = 9;
 
-    public function __construct(private Knowledge $knowledge, private DiagnosisQuery $query, private BeliefHistoryQuery $history, private StepWords $words)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private DiagnosisQuery $query,
+        private BeliefHistoryQuery $history,
+        private StepWords $words,
+    ) {
     }
 
     public function of(JobState $state, bool $swapFirst): DiagnosisView
@@ -34,7 +38,10 @@ final readonly class ShowDiagnosis
         $job = $state->job;
         $session = $this->query->of($state);
         $case = $session->case;
-        [$diagnosis, $other] = $swapFirst ? [$session->byTheOtherSchool(), $session->diagnosis()] : [$session->diagnosis(), $session->byTheOtherSchool()];
+        [$diagnosis, $other] = $swapFirst ? [
+            $session->byTheOtherSchool(),
+            $session->diagnosis(),
+        ] : [$session->diagnosis(), $session->byTheOtherSchool()];
         $signed = SafetyOfJob::of($state)->signedTest();
         $found = FoundInJob::of($state);
         $history = $this->query->counted($state)->ofFamily($job->machine->family);
@@ -42,19 +49,39 @@ final readonly class ShowDiagnosis
         $present = array_fill_keys($found->findings()->filter(fn (JobFinding $f): bool => $f->present)->pluck('code')->all(), true);
         $next = $diagnosis->nextAtTheBench($signed);
         $superseded = array_values(array_filter($found->overturned(), fn (string $code): bool => isset($this->knowledge->faults[$code])));
-        [$moves, $lines] = $this->history->of($state, $session, array_map(static fn (Suspect $s): string => $s->code, array_values($shown)), $superseded);
+        [$moves, $lines] = $this->history->of(
+            $state,
+            $session,
+            array_map(static fn (Suspect $s): string => $s->code, array_values($shown)),
+            $superseded,
+        );
 
         return new DiagnosisView(
             version: $job->version,
-            suspects: array_map(fn (Suspect $s): SuspectView => $this->suspect($s, $diagnosis, $case, $history, $present), array_values($shown)),
+            suspects: array_map(
+                fn (Suspect $s): SuspectView => $this->suspect($s, $diagnosis, $case, $history, $present),
+                array_values($shown),
+            ),
             others: count($diagnosis->suspects) - count($shown),
             unexplained: array_map(fn (string $code): string => $this->knowledge->findings[$code]->name, $diagnosis->unexplained),
             danger: $diagnosis->danger->because,
             none: $diagnosis->none,
             overturned: $this->words->overturned($this->query->counted($state)->first()),
             // while looks are left that tell, they are made first
-            noneAdvice: $diagnosis->noneLeads() && ! in_array(($next[0] ?? null)?->kind, ['check', 'sweep'], true) ? $this->words->noneAdvice() : [],
-            next: array_map(fn (Step $s): StepView => $this->step($s, $diagnosis, $case, SafetyOfJob::of($state)->redTag !== null && $s->needsPower && $s->code !== $signed), array_slice($next, 0, self::STEPS)),
+            noneAdvice: $diagnosis->noneLeads() && ! in_array(
+                ($next[0] ?? null)?->kind,
+                ['check', 'sweep'],
+                true,
+            ) ? $this->words->noneAdvice() : [],
+            next: array_map(
+                fn (Step $s): StepView => $this->step(
+                    $s,
+                    $diagnosis,
+                    $case,
+                    SafetyOfJob::of($state)->redTag !== null && $s->needsPower && $s->code !== $signed,
+                ),
+                array_slice($next, 0, self::STEPS),
+            ),
             why: $this->words->why($next, $diagnosis),
             otherSchool: $this->words->otherSchool($next, $other->nextAtTheBench($signed), $swapFirst),
             likely: $session->likely(self::LIKELY),
@@ -146,7 +173,9 @@ final readonly class ShowDiagnosis
             state: $s->state,
             supervised: $s->supervised,
             wantsSignature: $wantsSignature,
-            qualified: $check !== null ? $check->qualified : ($s->kind !== 'sweep' && $this->knowledge->faults[$s->code]->forQualified($case->traits)),
+            qualified: $check !== null
+                ? $check->qualified
+                : ($s->kind !== 'sweep' && $this->knowledge->faults[$s->code]->forQualified($case->traits)),
             steps: $this->words->steps($s),
             cautions: $this->words->cautions($s),
             takes: $check?->takes,
@@ -154,7 +183,19 @@ final readonly class ShowDiagnosis
             instrument: isset($this->knowledge->instruments[$check->instrument ?? '']) ? $check?->instrument : null,
             pictures: $check->pictures ?? [],
             pays: $s->pays,
-            answers: array_map(fn (Outcome $o): AnswerView => new AnswerView($o->answer, $this->answerName($o->answer), $o->probability, $this->beliefs(in_array($o->answer, ['present', 'absent'], true) ? $diagnosis->leadsTo($o->beliefs) : $diagnosis->raises($o->beliefs))), $s->answers),
+            answers: array_map(
+                fn (Outcome $o): AnswerView => new AnswerView(
+                    $o->answer,
+                    $this->answerName($o->answer),
+                    $o->probability,
+                    $this->beliefs(in_array(
+                        $o->answer,
+                        ['present', 'absent'],
+                        true,
+                    ) ? $diagnosis->leadsTo($o->beliefs) : $diagnosis->raises($o->beliefs)),
+                ),
+                $s->answers,
+            ),
             looks: array_map(fn (Step $look): StepView => $this->step($look, $diagnosis, $case, $wantsSignature), $s->looks),
             tag: $this->words->tag($s, $diagnosis),
         );

@@ -30,7 +30,8 @@ final readonly class StepView extends View
         #[OA\Property(description: 'a lead signs for it first: the machine wears a red tag')] public bool $wantsSignature,
         #[OA\Property] public bool $qualified,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $steps,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'what can hurt, said at the step')] public array $cautions,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'what can hurt, said at the step')]
+        public array $cautions,
         #[OA\Property(description: 'minutes until it is done where most need no hands')] public ?float $takes,
         #[OA\Property] public ?ReadingView $reading,
         #[OA\Property(description: 'the instrument that judges it')] public ?string $instrument,

@@ -50,7 +50,10 @@ final readonly class StepWords
         $check = $step->kind === 'check' ? $this->knowledge->checks[$step->code] : ($step->kind === 'swap' ? $this->swapping() : null);
         $own = $step->kind === 'check' ? array_filter([$check?->caution]) : $this->knowledge->faults[$step->code]->cautions;
 
-        return array_values([...$own, ...array_map(fn (string $hazard): string => $this->knowledge->hazards[$hazard] ?? $hazard, $check->hazards ?? [])]);
+        return array_values([
+            ...$own,
+            ...array_map(fn (string $hazard): string => $this->knowledge->hazards[$hazard] ?? $hazard, $check->hazards ?? []),
+        ]);
     }
 
     /**
@@ -67,12 +70,24 @@ final readonly class StepWords
         $name = $first->fault === null ? '' : $this->knowledge->faults[$first->fault]->name;
         $takes = "{$this->minutes($first->minutes)}, {$this->state($first)}";
         $why = match (true) {
-            $first->because === Because::Danger => sprintf('%s could hurt somebody and stands at %s: settled before anything else, in %s.', $name, $this->percent($diagnosis->probability((string) $first->fault)), $takes),
+            $first->because === Because::Danger => sprintf(
+                '%s could hurt somebody and stands at %s: settled before anything else, in %s.',
+                $name,
+                $this->percent($diagnosis->probability((string) $first->fault)),
+                $takes,
+            ),
             $first->because === Because::Leader && $first->kind === 'check' => "Settles the likeliest cause ({$name}) in {$takes}.",
             $first->because === Because::Leader => "The likeliest cause, put right in {$this->minutes($first->minutes)} without a part: quicker tried than looked for.",
-            $first->because === Because::Sweep => sprintf('%d quick looks in one go, %s: together they tell more for their minutes than anything else.', count($first->looks), $takes),
+            $first->because === Because::Sweep => sprintf(
+                '%d quick looks in one go, %s: together they tell more for their minutes than anything else.',
+                count($first->looks),
+                $takes,
+            ),
             $first->kind === 'swap' => "The part is on the shelf, and only {$this->minutes($first->costMinutes)} of the work would be for nothing.",
-            $first->kind === 'mend' && $diagnosis->probability($first->code) >= 0.9 => sprintf('As good as sure (%s): nothing more needs to be looked at for it.', $this->percent($diagnosis->probability($first->code))),
+            $first->kind === 'mend' && $diagnosis->probability($first->code) >= 0.9 => sprintf(
+                'As good as sure (%s): nothing more needs to be looked at for it.',
+                $this->percent($diagnosis->probability($first->code)),
+            ),
             $first->kind === 'mend' => 'No look left is worth its own minutes: mend in order of how likely it is for what it costs.',
             default => "Tells most for its minutes: {$takes}.",
         };
@@ -145,7 +160,8 @@ final readonly class StepWords
         $school = $swapFirst ? 'Measure first' : 'Swap first';
         [$one, $two] = [$next[0] ?? null, $other[0] ?? null];
         if ($two === null || ($one !== null && $one->code === $two->code && $one->kind === $two->kind)) {
-            return "{$school} would begin the same way: ".($swapFirst ? 'no look tells more for its minutes.' : 'no part on the shelf tells more for its minutes.');
+            return "{$school} would begin the same way: "
+                .($swapFirst ? 'no look tells more for its minutes.' : 'no part on the shelf tells more for its minutes.');
         }
         $because = $two->kind === 'swap'
             ? sprintf('the part is on the shelf, and only %s would be for nothing', $this->minutes($two->costMinutes))

@@ -24,28 +24,57 @@ final readonly class KeepTrials
 
     private const FINDING = 'setting-cures-it';
 
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private Findings $findings, private AllowCheck $allow, private TrialsQuery $trials)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private JobRecord $record,
+        private Findings $findings,
+        private AllowCheck $allow,
+        private TrialsQuery $trials,
+    ) {
     }
 
     /**
      * @param  non-empty-array<string, float|string>  $settings
      * @param  array{float, float}|null  $bandMm
      */
-    public function add(Job $job, array $settings, int $rating, bool $stopped, ?array $bandMm, ?string $note, ?int $photograph, Person $by): Job
-    {
+    public function add(
+        Job $job,
+        array $settings,
+        int $rating,
+        bool $stopped,
+        ?array $bandMm,
+        ?string $note,
+        ?int $photograph,
+        Person $by,
+    ): Job {
         if ($photograph !== null && ! Photograph::query()->where(['id' => $photograph, 'job_id' => $job->id])->exists()) {
             throw InputError::at('photograph', 'This photograph is not one of this job’s.');
         }
 
-        return $this->record->write($job, $by, null, function (Job $job) use ($settings, $rating, $stopped, $bandMm, $note, $photograph, $by): Said {
+        return $this->record->write($job, $by, null, function (Job $job) use (
+            $settings,
+            $rating,
+            $stopped,
+            $bandMm,
+            $note,
+            $photograph,
+            $by,
+        ): Said {
             $this->allow->underRedTag($job, self::CHECK);
             $number = 1 + (int) TrialPrint::query()->where('job_id', $job->id)->max('number');
             TrialPrint::query()->create([
                 'job_id' => $job->id, 'number' => $number, 'settings' => $settings, 'rating' => $rating, 'stopped' => $stopped,
-                'band_from_mm' => $bandMm[0] ?? null, 'band_to_mm' => $bandMm[1] ?? null, 'note' => $note, 'photograph_id' => $photograph, 'person_id' => $by->id, 'at' => now(),
+                'band_from_mm' => $bandMm[0] ?? null,
+                'band_to_mm' => $bandMm[1] ?? null,
+                'note' => $note,
+                'photograph_id' => $photograph,
+                'person_id' => $by->id,
+                'at' => now(),
             ]);
-            $words = implode(', ', array_map(static fn (string $name, float|string $value): string => "{$name} {$value}", array_keys($settings), $settings));
+            $words = implode(
+                ', ',
+                array_map(static fn (string $name, float|string $value): string => "{$name} {$value}", array_keys($settings), $settings),
+            );
 
             return new Said('trial', "Trial {$number}: {$words}; rated {$rating} of 5".($stopped ? ', stopped early' : ''));
         });
@@ -54,7 +83,9 @@ final readonly class KeepTrials
     public function withdraw(Job $job, int $number, Person $by): Job
     {
         return $this->record->write($job, $by, null, function (Job $job) use ($number, $by): Said {
-            $changed = TrialPrint::query()->where(['job_id' => $job->id, 'number' => $number])->whereNull('withdrawn_at')->update(['withdrawn_at' => now(), 'withdrawn_by' => $by->id]);
+            $changed = TrialPrint::query()->where(['job_id' => $job->id, 'number' => $number])
+                ->whereNull('withdrawn_at')
+                ->update(['withdrawn_at' => now(), 'withdrawn_by' => $by->id]);
             if ($changed === 0) {
                 throw Refused::because('trial', "There is no trial {$number} to withdraw.");
             }

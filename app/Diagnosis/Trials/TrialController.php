@@ -33,7 +33,16 @@ final readonly class TrialController
         Gate::authorize(Ability::Work);
         $band = $request->filled('bandFromMm') ? [$request->float('bandFromMm'), $request->float('bandToMm')] : null;
         $settings = $request->settings();
-        $this->keep->add(Job::query()->findOrFail($job), $settings === [] ? ['-' => '-'] : $settings, $request->integer('rating'), $request->boolean('stopped'), $band, $request->words('note'), $request->wholeOrNull('photograph'), Here::person());
+        $this->keep->add(
+            Job::query()->findOrFail($job),
+            $settings === [] ? ['-' => '-'] : $settings,
+            $request->integer('rating'),
+            $request->boolean('stopped'),
+            $band,
+            $request->words('note'),
+            $request->wholeOrNull('photograph'),
+            Here::person(),
+        );
 
         return $this->index($job);
     }
@@ -71,7 +80,18 @@ final readonly class TrialController
         $view = $this->index($job);
         $rows = [['trial', ...$view->settings, 'rating', 'stopped', 'band_from_mm', 'band_to_mm', 'changed', 'note', 'by', 'at']];
         foreach ($view->trials as $t) {
-            $rows[] = [$t->number, ...array_map(static fn (string $name): float|int|string => $t->settings[$name] ?? '', $view->settings), $t->rating, $t->stopped ? 'yes' : 'no', $t->bandFromMm, $t->bandToMm, implode(' ', $t->changed), $t->note ?? '', $t->by, $t->at];
+            $rows[] = [
+                $t->number,
+                ...array_map(static fn (string $name): float|int|string => $t->settings[$name] ?? '', $view->settings),
+                $t->rating,
+                $t->stopped ? 'yes' : 'no',
+                $t->bandFromMm,
+                $t->bandToMm,
+                implode(' ', $t->changed),
+                $t->note ?? '',
+                $t->by,
+                $t->at,
+            ];
         }
 
         return Csv::file("trials-{$found->machine->tag}-{$found->id}", $rows, marked: false);

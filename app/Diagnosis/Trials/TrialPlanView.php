@@ -13,7 +13,11 @@ final readonly class TrialPlanView extends View
 {
     /** @param  list<array<string, string>>  $prints */
     public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string')))] public array $prints,
+        #[OA\Property(
+            type: 'array',
+            items: new OA\Items(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string')),
+        )]
+        public array $prints,
     ) {
     }
 }

@@ -17,7 +17,11 @@ final readonly class TrialView extends View
      */
     public function __construct(
         #[OA\Property] public int $number,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')]))] public array $settings,
+        #[OA\Property(
+            type: 'object',
+            additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')]),
+        )]
+        public array $settings,
         #[OA\Property] public int $rating,
         #[OA\Property] public bool $stopped,
         #[OA\Property] public ?float $bandFromMm,

@@ -14,7 +14,11 @@ final readonly class TrialsQuery
     /** @return Collection<int, TrialPrint> */
     public function prints(int $job): Collection
     {
-        return TrialPrint::query()->with(['person', 'photograph'])->where('job_id', $job)->whereNull('withdrawn_at')->orderBy('number')->get();
+        return TrialPrint::query()->with(['person', 'photograph'])
+            ->where('job_id', $job)
+            ->whereNull('withdrawn_at')
+            ->orderBy('number')
+            ->get();
     }
 
     /** @param  Collection<int, TrialPrint>  $prints */

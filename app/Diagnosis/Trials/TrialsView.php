@@ -51,8 +51,14 @@ final readonly class TrialsView extends View
         return new self(
             array_keys($settings),
             $trials,
-            array_map(static fn (array $e): EffectView => new EffectView($e['setting'], $said($e['low']), $said($e['high']), $e['effect']), $judged->effects),
-            array_map(static fn (array $e): EffectView => new EffectView(implode(' × ', $e['settings']), null, null, $e['effect']), array_slice($judged->interactions, 0, 6)),
+            array_map(
+                static fn (array $e): EffectView => new EffectView($e['setting'], $said($e['low']), $said($e['high']), $e['effect']),
+                $judged->effects,
+            ),
+            array_map(
+                static fn (array $e): EffectView => new EffectView(implode(' × ', $e['settings']), null, null, $e['effect']),
+                array_slice($judged->interactions, 0, 6),
+            ),
             $judged->matters,
             $judged->best,
             $judged->verdict,

@@ -27,7 +27,12 @@ final class PluckCommand extends Command
             return self::INVALID;
         }
         $noise = $this->option('noise');
-        $pluck = new Pluck($hz, max(0.02, (float) $this->option('decay')), [1.0, (float) $this->option('second'), 0.25, 0.12], $noise === null ? null : (float) $noise);
+        $pluck = new Pluck(
+            $hz,
+            max(0.02, (float) $this->option('decay')),
+            [1.0, (float) $this->option('second'), 0.25, 0.12],
+            $noise === null ? null : (float) $noise,
+        );
         $samples = $pluck->samples($rate, new Randomizer(new Mt19937((int) $this->option('seed'))));
         $file = (string) $this->argument('file');
         if (@file_put_contents($file, Pluck::wav($samples, $rate, $depth)) === false) {

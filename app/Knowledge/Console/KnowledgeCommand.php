@@ -29,7 +29,15 @@ final class KnowledgeCommand extends Command
 
             return self::FAILURE;
         }
-        $this->line(sprintf('%d findings, %d faults, %d checks, %d proofs, %d families, %d guides: no mistakes.', count($knowledge->findings), count($knowledge->faults), count($knowledge->checks), count($knowledge->proofs), count($knowledge->families), count($knowledge->guides)));
+        $this->line(sprintf(
+            '%d findings, %d faults, %d checks, %d proofs, %d families, %d guides: no mistakes.',
+            count($knowledge->findings),
+            count($knowledge->faults),
+            count($knowledge->checks),
+            count($knowledge->proofs),
+            count($knowledge->families),
+            count($knowledge->guides),
+        ));
 
         return self::SUCCESS;
     }

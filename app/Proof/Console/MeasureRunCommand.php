@@ -32,7 +32,16 @@ final class MeasureRunCommand extends Command
         }
         DB::beginTransaction();
         try {
-            $run = ProofRun::query()->create(['job_id' => $job->id, 'machine_id' => $job->machine_id, 'stages' => ['long'], 'state' => 'passed', 'results' => (object) [], 'person_id' => $person->id, 'began_at' => now(), 'ended_at' => now()]);
+            $run = ProofRun::query()->create([
+                'job_id' => $job->id,
+                'machine_id' => $job->machine_id,
+                'stages' => ['long'],
+                'state' => 'passed',
+                'results' => (object) [],
+                'person_id' => $person->id,
+                'began_at' => now(),
+                'ended_at' => now(),
+            ]);
             $this->fill($run);
             $times = [];
             $json = '';
@@ -42,7 +51,16 @@ final class MeasureRunCommand extends Command
                 $times[] = (hrtime(true) - $before) / 1e6;
             }
             sort($times);
-            $this->line(sprintf('chart of a %d h run at 1 Hz: median %.0f ms, slowest %.0f ms (asked: under 300); %.0f kB kept, %.0f kB sent', self::HOURS, $times[intdiv(count($times), 2)], end($times), (int) DB::table('proof_samples')->where('proof_run_id', $run->id)->selectRaw('sum(length(samples)) AS kept')->value('kept') / 1000, strlen($json) / 1000));
+            $this->line(sprintf(
+                'chart of a %d h run at 1 Hz: median %.0f ms, slowest %.0f ms (asked: under 300); %.0f kB kept, %.0f kB sent',
+                self::HOURS,
+                $times[intdiv(count($times), 2)],
+                end($times),
+                (int) DB::table('proof_samples')->where('proof_run_id', $run->id)
+                    ->selectRaw('sum(length(samples)) AS kept')
+                    ->value('kept') / 1000,
+                strlen($json) / 1000,
+            ));
         } finally {
             DB::rollBack();
         }
@@ -58,7 +76,10 @@ final class MeasureRunCommand extends Command
                 $t = $minute * 60.0 + $s;
                 $samples[] = new Sample($t, 200 + 0.6 * sin($t / 9), 200, 60 + 0.4 * sin($t / 40), 60, 0.4, 0.3);
             }
-            DB::statement('INSERT INTO proof_samples (proof_run_id, minute, samples) VALUES (?, ?, decode(?, \'hex\'))', [$run->id, $minute, bin2hex(Packed::pack($samples))]);
+            DB::statement(
+                'INSERT INTO proof_samples (proof_run_id, minute, samples) VALUES (?, ?, decode(?, \'hex\'))',
+                [$run->id, $minute, bin2hex(Packed::pack($samples))],
+            );
         }
     }
 }

@@ -31,7 +31,10 @@ final class RigCommand extends Command
         $faults = array_map(Fault::tryFrom(...), $given);
         $unknown = array_keys(array_filter($faults, static fn (?Fault $fault): bool => $fault === null));
         if ($unknown !== []) {
-            $this->error("There is no fault “{$given[$unknown[0]]}”. Known: ".implode(', ', array_map(static fn (Fault $fault): string => $fault->value, Fault::cases())).'.');
+            $this->error("There is no fault “{$given[$unknown[0]]}”. Known: ".implode(
+                ', ',
+                array_map(static fn (Fault $fault): string => $fault->value, Fault::cases()),
+            ).'.');
 
             return self::INVALID;
         }
@@ -50,7 +53,17 @@ final class RigCommand extends Command
         $speed = max(0.1, min(1000.0, (float) $this->option('speed')));
         try {
             $bed = StageProofs::plan([], $family, null)->bed;
-            $server = new Server(new Printer(Numbers::of($family->name, $family->traits, sizeMm: [$bed->xMm, $bed->yMm, $bed->zMm]), array_values(array_filter($faults)), (int) $this->option('seed')), (string) $this->option('host'), (int) $this->option('port'), $speed, $hostile);
+            $server = new Server(
+                new Printer(
+                    Numbers::of($family->name, $family->traits, sizeMm: [$bed->xMm, $bed->yMm, $bed->zMm]),
+                    array_values(array_filter($faults)),
+                    (int) $this->option('seed'),
+                ),
+                (string) $this->option('host'),
+                (int) $this->option('port'),
+                $speed,
+                $hostile,
+            );
         } catch (RuntimeException $e) {
             $this->error($e->getMessage());
 
@@ -70,7 +83,9 @@ final class RigCommand extends Command
     {
         $socket = @stream_socket_client("tcp://{$this->option('host')}:{$this->option('port')}", $code, $message, 3);
         if ($socket === false || ! in_array($where, ['hotend', 'bed', 'off'], true)) {
-            $this->error($socket === false ? "No simulated printer on port {$this->option('port')}: {$message}" : 'Say hotend, bed or off.');
+            $this->error(
+                $socket === false ? "No simulated printer on port {$this->option('port')}: {$message}" : 'Say hotend, bed or off.',
+            );
 
             return self::FAILURE;
         }

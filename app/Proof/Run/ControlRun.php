@@ -30,8 +30,14 @@ use OddBench\Proof\Run\RunStage;
 /** Starts a proof run, answers it, stops it, and takes what failed back to Find. */
 final readonly class ControlRun
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private OwedQuery $owed, private Findings $findings, private PutOnRedTag $redTag, private RunFiles $files)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private JobRecord $record,
+        private OwedQuery $owed,
+        private Findings $findings,
+        private PutOnRedTag $redTag,
+        private RunFiles $files,
+    ) {
     }
 
     /** @param  list<string>  $leaveOut  stages for another time, such as the long print */
@@ -50,20 +56,47 @@ final readonly class ControlRun
                 throw Refused::because('redTag', 'The machine wears a red tag: nothing is run until it is off.');
             }
             if (! isset($this->knowledge->families[$job->machine->family])) {
-                throw Refused::because('family', 'How far this machine can be driven is not known: its family is in no file. Nothing moves it; prove it by hand.');
+                throw Refused::because(
+                    'family',
+                    'How far this machine can be driven is not known: its family is in no file. Nothing moves it; prove it by hand.',
+                );
             }
             $this->refuseTaken($job, $host, $port, $address);
             $state = JobState::of($job);
             $passed = $this->owed->passed($state);
             $plan = $this->owed->plan($state);
             if ($plan->openStage($passed) === Stage::Cold) {
-                throw Refused::because('stage', 'First what is proved cold and unplugged: '.implode(', ', array_map(static fn (Owed $o): string => $o->proof->name, array_filter($plan->missing($passed), static fn (Owed $o): bool => $o->proof->stage === Stage::Cold))).'.');
+                throw Refused::because(
+                    'stage',
+                    'First what is proved cold and unplugged: '.implode(
+                        ', ',
+                        array_map(
+                            static fn (Owed $o): string => $o->proof->name,
+                            array_filter($plan->missing($passed), static fn (Owed $o): bool => $o->proof->stage === Stage::Cold),
+                        ),
+                    ).'.',
+                );
             }
             $stages = array_values(array_diff(StageProofs::owed($plan, $passed), $leaveOut));
             $job->machine->update(['printer_host' => $host, 'printer_port' => $port]);
-            ProofRun::query()->create(['job_id' => $job->id, 'machine_id' => $job->machine_id, 'address' => $address, 'stages' => $stages, 'state' => 'waiting', 'results' => (object) [], 'person_id' => $by->id, 'began_at' => now()]);
+            ProofRun::query()->create([
+                'job_id' => $job->id,
+                'machine_id' => $job->machine_id,
+                'address' => $address,
+                'stages' => $stages,
+                'state' => 'waiting',
+                'results' => (object) [],
+                'person_id' => $by->id,
+                'began_at' => now(),
+            ]);
 
-            return new Said('run', 'Proof run begun: '.implode(', ', array_map(static fn (string $s): string => mb_strtolower(RunStage::from($s)->words()), $stages)));
+            return new Said(
+                'run',
+                'Proof run begun: '.implode(
+                    ', ',
+                    array_map(static fn (string $s): string => mb_strtolower(RunStage::from($s)->words()), $stages),
+                ),
+            );
         }, at: OnlyAt::the('runs are started', Station::Proof));
     }
 
@@ -75,7 +108,9 @@ final readonly class ControlRun
         $this->files->write($run->id, 'answer', ['answer' => $answer]);
     }
 
-    /** Heard at once: the runner looks for the file some fifty times a second; what stands in the database is for one that is started anew. */
+    /**
+     * Heard at once: the runner looks for the file some fifty times a second; what stands in the database is for one that is started anew.
+     */
     public function stop(ProofRun $run): void
     {
         $this->files->write($run->id, 'stop', []);
@@ -102,17 +137,29 @@ final readonly class ControlRun
         if (ProofRun::query()->where('machine_id', $job->machine_id)->whereNull('ended_at')->exists()) {
             throw Refused::because('run', 'A run is under way on this machine already. Stop it first.');
         }
-        $taken = ProofRun::query()->with('job.machine')->where('address', $address)->where(static fn ($q) => $q->whereNull('ended_at')->orWhereIn('heat', ['hot', 'unconfirmed']))->first();
+        $taken = ProofRun::query()->with('job.machine')
+            ->where('address', $address)
+            ->where(static fn ($q) => $q->whereNull('ended_at')->orWhereIn('heat', ['hot', 'unconfirmed']))
+            ->first();
         if ($taken !== null && $taken->ended_at !== null) {
-            throw Refused::because('port', "The heaters of the printer at this address are not known to be off since its last run ({$taken->job->machine->tag}). Look at it first.");
+            throw Refused::because(
+                'port',
+                "The heaters of the printer at this address are not known to be off since its last run ({$taken->job->machine->tag}). Look at it first.",
+            );
         }
         if ($taken !== null) {
-            throw Refused::because('port', "The run of {$taken->job->machine->tag} speaks with the printer at this address now. Is the address right?");
+            throw Refused::because(
+                'port',
+                "The run of {$taken->job->machine->tag} speaks with the printer at this address now. Is the address right?",
+            );
         }
         $there = Machine::query()->where(['printer_host' => $host, 'printer_port' => $port])->get()->keyBy('id');
         $tagged = $there->get(array_key_first(RedTag::worn($there->keys())) ?? 0);
         if ($tagged !== null) {
-            throw Refused::because('redTag', "The printer at this address is {$tagged->tag}, which wears a red tag: nothing is run on it until that is off.");
+            throw Refused::because(
+                'redTag',
+                "The printer at this address is {$tagged->tag}, which wears a red tag: nothing is run on it until that is off.",
+            );
         }
     }
 
@@ -124,7 +171,11 @@ final readonly class ControlRun
             throw InputError::at('host', "There is no “{$host}” on this network. Try its number, such as 192.168.1.40.");
         }
 
-        return in_array($ip, ['[::1]', '0.0.0.0'], true) || str_starts_with($ip, '127.') ? "127.0.0.1:{$port}" : strtolower("{$ip}:{$port}");
+        return in_array(
+            $ip,
+            ['[::1]', '0.0.0.0'],
+            true,
+        ) || str_starts_with($ip, '127.') ? "127.0.0.1:{$port}" : strtolower("{$ip}:{$port}");
     }
 
     /** A run that failed goes back to Find with what it is evidence of. */
@@ -149,7 +200,10 @@ final readonly class ControlRun
             }
             MoveJob::put($job, Station::Diagnosis, null);
 
-            return new Said('proof-failed', "Failed in the run: {$result['words']} Back to Find".($finding === null ? '' : " with: {$finding->name}"));
+            return new Said(
+                'proof-failed',
+                "Failed in the run: {$result['words']} Back to Find".($finding === null ? '' : " with: {$finding->name}"),
+            );
         });
     }
 }

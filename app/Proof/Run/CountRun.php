@@ -35,7 +35,13 @@ final readonly class CountRun
                     continue;
                 }
                 try {
-                    $this->record->record($job, $owed->proof->code, $owed->proof->unit === null ? null : $result['value'], true, $run->person);
+                    $this->record->record(
+                        $job,
+                        $owed->proof->code,
+                        $owed->proof->unit === null ? null : $result['value'],
+                        true,
+                        $run->person,
+                    );
                     $again = true;
                 } catch (Refused|InputError) {
                     // its stage is not open yet

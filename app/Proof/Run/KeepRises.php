@@ -28,7 +28,16 @@ final readonly class KeepRises
         foreach (self::PARTS as $stage => $class) {
             $result = $run->results[$stage] ?? null;
             if ($run !== null && $result !== null && $result['passed'] && $result['rise'] !== null) {
-                DB::table('baselines')->insert(['machine_id' => $job->machine_id, 'proof_run_id' => $run->id, 'job_id' => $job->id, 'instrument' => self::INSTRUMENT, 'position' => $this->position($job->machine, $class), 'value' => $result['rise'], 'unit' => 's', 'at' => now()]);
+                DB::table('baselines')->insert([
+                    'machine_id' => $job->machine_id,
+                    'proof_run_id' => $run->id,
+                    'job_id' => $job->id,
+                    'instrument' => self::INSTRUMENT,
+                    'position' => $this->position($job->machine, $class),
+                    'value' => $result['rise'],
+                    'unit' => 's',
+                    'at' => now(),
+                ]);
             }
         }
     }
@@ -36,7 +45,13 @@ final readonly class KeepRises
     /** Seconds the bed took when the machine was last sent out well; nothing when nobody measured it. */
     public function bed(Machine $machine): ?float
     {
-        $value = DB::table('baselines')->where(['machine_id' => $machine->id, 'instrument' => self::INSTRUMENT, 'position' => $this->position($machine, self::PARTS['bed-hold'])])->orderByDesc('id')->value('value');
+        $value = DB::table('baselines')->where([
+            'machine_id' => $machine->id,
+            'instrument' => self::INSTRUMENT,
+            'position' => $this->position($machine, self::PARTS['bed-hold']),
+        ])
+            ->orderByDesc('id')
+            ->value('value');
 
         return is_numeric($value) ? (float) $value : null;
     }

@@ -43,7 +43,19 @@ final class ProofRun extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['stages' => 'array', 'choices' => 'array', 'results' => 'array', 'stop_asked' => 'boolean', 'began_at' => 'datetime', 'stage_since' => 'datetime', 'ended_at' => 'datetime', 'seen_at' => 'datetime', 'measured_at' => 'datetime', 'hotend_c' => 'float', 'bed_c' => 'float'];
+    protected $casts = [
+        'stages' => 'array',
+        'choices' => 'array',
+        'results' => 'array',
+        'stop_asked' => 'boolean',
+        'began_at' => 'datetime',
+        'stage_since' => 'datetime',
+        'ended_at' => 'datetime',
+        'seen_at' => 'datetime',
+        'measured_at' => 'datetime',
+        'hotend_c' => 'float',
+        'bed_c' => 'float',
+    ];
 
     /** @return BelongsTo<Job, $this> */
     public function job(): BelongsTo

@@ -25,7 +25,13 @@ final readonly class RunController
     public function start(int $job, StartRunRequest $request): RunView
     {
         Gate::authorize(Ability::Work);
-        $this->control->start(Job::query()->findOrFail($job), $request->string('host')->trim()->toString(), $request->integer('port'), $request->leaveOut(), Here::person());
+        $this->control->start(
+            Job::query()->findOrFail($job),
+            $request->string('host')->trim()->toString(),
+            $request->integer('port'),
+            $request->leaveOut(),
+            Here::person(),
+        );
 
         return $this->show($job);
     }
@@ -57,7 +63,11 @@ final readonly class RunController
     public function takeBack(int $job, int $run, ShowJob $show): JobView
     {
         Gate::authorize(Ability::Work);
-        $this->control->takeBack(Job::query()->findOrFail($job), ProofRun::query()->where('job_id', $job)->findOrFail($run), Here::person());
+        $this->control->takeBack(
+            Job::query()->findOrFail($job),
+            ProofRun::query()->where('job_id', $job)->findOrFail($run),
+            Here::person(),
+        );
 
         return $show->of($job);
     }

@@ -31,7 +31,26 @@ final readonly class RunQuery
         $run = ProofRun::query()->where('job_id', $job->id)->orderByDesc('id')->first();
         $machine = $job->machine;
         if ($run === null) {
-            return new RunView(null, 'none', [], null, [], null, $machine->printer_host, $machine->printer_port, true, [], null, null, 'cold', null, null, null, HeatStages::SWING_C, $this->offers($job));
+            return new RunView(
+                null,
+                'none',
+                [],
+                null,
+                [],
+                null,
+                $machine->printer_host,
+                $machine->printer_port,
+                true,
+                [],
+                null,
+                null,
+                'cold',
+                null,
+                null,
+                null,
+                HeatStages::SWING_C,
+                $this->offers($job),
+            );
         }
         $ended = $run->ended_at !== null;
 
@@ -45,7 +64,16 @@ final readonly class RunQuery
             $machine->printer_host,
             $machine->printer_port,
             $ended || ($run->seen_at ?? $run->began_at)->gt(now()->subSeconds(12)),
-            array_map(static fn (Sample $s): array => [round($s->t, 1), round($s->hotend, 1), round($s->hotendTarget, 1), round($s->bed, 1), round($s->bedTarget, 1)], $this->samples($run, $ended ? null : self::MINUTES)),
+            array_map(
+                static fn (Sample $s): array => [
+                    round($s->t, 1),
+                    round($s->hotend, 1),
+                    round($s->hotendTarget, 1),
+                    round($s->bed, 1),
+                    round($s->bedTarget, 1),
+                ],
+                $this->samples($run, $ended ? null : self::MINUTES),
+            ),
             ($run->ended_at ?? now())->getTimestamp() - $run->began_at->getTimestamp(),
             $ended ? null : $this->remaining($run),
             $run->heat,
@@ -92,7 +120,9 @@ final readonly class RunQuery
      */
     public function samples(ProofRun $run, ?int $minutes): array
     {
-        $rows = DB::table('proof_samples')->where('proof_run_id', $run->id)->orderByDesc('minute')->when($minutes !== null, fn ($q) => $q->limit((int) $minutes))
+        $rows = DB::table('proof_samples')->where('proof_run_id', $run->id)
+            ->orderByDesc('minute')
+            ->when($minutes !== null, fn ($q) => $q->limit((int) $minutes))
             ->selectRaw("minute, encode(samples, 'hex') as packed")->get()->reverse();
         $packed = [];
         foreach ($rows as $row) {

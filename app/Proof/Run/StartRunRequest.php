@@ -17,7 +17,10 @@ final class StartRunRequest extends Form
             'host' => ['required', 'string', 'max:120'],
             'port' => ['required', 'integer', 'min:1', 'max:65535'],
             'leaveOut' => ['array', 'max:20'],
-            'leaveOut.*' => ['string', Rule::in(array_column(array_filter(RunStage::cases(), static fn (RunStage $s): bool => ! $s->isAlwaysOwed()), 'value'))],
+            'leaveOut.*' => [
+                'string',
+                Rule::in(array_column(array_filter(RunStage::cases(), static fn (RunStage $s): bool => ! $s->isAlwaysOwed()), 'value')),
+            ],
         ];
     }
 

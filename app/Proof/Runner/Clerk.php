@@ -30,15 +30,22 @@ final class Clerk
     /** @var array<int, array<int, list<Sample>>> run => minute => its samples, of the last minute */
     private array $open = [];
 
-    public function __construct(private readonly Knowledge $knowledge, private readonly RunFiles $files, private readonly CountRun $count, private readonly KeepRises $rises)
-    {
+    public function __construct(
+        private readonly Knowledge $knowledge,
+        private readonly RunFiles $files,
+        private readonly CountRun $count,
+        private readonly KeepRises $rises,
+    ) {
     }
 
     /** One round; throws when the database is away. */
     public function turn(): void
     {
         $known = $this->files->runs('order');
-        $runs = ProofRun::query()->with(['job.machine', 'person'])->where(static fn ($q) => $q->whereNull('ended_at')->orWhereIn('heat', ['hot', 'unconfirmed'])->orWhereIn('id', $known))->orderBy('id')->get();
+        $runs = ProofRun::query()->with(['job.machine', 'person'])
+            ->where(static fn ($q) => $q->whereNull('ended_at')->orWhereIn('heat', ['hot', 'unconfirmed'])->orWhereIn('id', $known))
+            ->orderBy('id')
+            ->get();
         $this->files->beat();
         $tagged = RedTag::query()->whereNull('off_at')->whereIn('machine_id', $runs->pluck('machine_id'))->pluck('machine_id')->all();
         $wrong = null;
@@ -89,7 +96,12 @@ final class Clerk
             return;
         }
         $this->files->write($run->id, 'order', [
-            'run' => $run->id, 'job' => $run->job_id, 'tag' => $machine->tag, 'host' => substr($address, 0, $at), 'port' => (int) substr($address, $at + 1), 'results' => (object) $run->results,
+            'run' => $run->id,
+            'job' => $run->job_id,
+            'tag' => $machine->tag,
+            'host' => substr($address, 0, $at),
+            'port' => (int) substr($address, $at + 1),
+            'results' => (object) $run->results,
             'plan' => StageProofs::plan($run->stages, $family, $this->rises->bed($machine))->toArray(),
         ]);
     }
@@ -107,13 +119,28 @@ final class Clerk
         }
         $this->samples($run->id);
         $results = is_array($said['results'] ?? null) ? $said['results'] : [];
-        $passed = static fn (array $results): int => count(array_filter($results, static fn (mixed $r): bool => is_array($r) && ($r['passed'] ?? false) === true));
+        $passed = static fn (array $results): int => count(array_filter(
+            $results,
+            static fn (mixed $r): bool => is_array($r) && ($r['passed'] ?? false) === true,
+        ));
         $fresh = $passed($results) > $passed($run->results);
         $now = now();
         $run->update([
-            'state' => $said['state'], 'stage' => $said['stage'], 'stage_since' => $said['stage'] === $run->stage ? $run->stage_since : $now, 'question' => $said['question'] ?? null, 'choices' => $said['choices'] ?? null,
-            'results' => (object) $results, 'said' => $said['said'] ?? null, 'seen_at' => $now, 'ended_at' => ($said['ended'] ?? false) === true ? ($run->ended_at ?? $now) : null, 'heat' => $said['heat'],
-            'hotend_c' => $said['hotend_c'] ?? null, 'bed_c' => $said['bed_c'] ?? null, 'measured_at' => is_numeric($said['age_s'] ?? null) ? $now->copy()->subMilliseconds((int) (1000 * min(1e6, (float) $said['age_s']))) : null,
+            'state' => $said['state'],
+            'stage' => $said['stage'],
+            'stage_since' => $said['stage'] === $run->stage ? $run->stage_since : $now,
+            'question' => $said['question'] ?? null,
+            'choices' => $said['choices'] ?? null,
+            'results' => (object) $results,
+            'said' => $said['said'] ?? null,
+            'seen_at' => $now,
+            'ended_at' => ($said['ended'] ?? false) === true ? ($run->ended_at ?? $now) : null,
+            'heat' => $said['heat'],
+            'hotend_c' => $said['hotend_c'] ?? null,
+            'bed_c' => $said['bed_c'] ?? null,
+            'measured_at' => is_numeric($said['age_s'] ?? null)
+                ? $now->copy()->subMilliseconds((int) (1000 * min(1e6, (float) $said['age_s'])))
+                : null,
         ]);
         if ($fresh) {
             $this->count->of($run);
@@ -130,11 +157,22 @@ final class Clerk
             $v = explode(',', $line);
             if (count($v) === 7) {
                 $power = static fn (string $share): ?float => $share === '' ? null : (float) $share;
-                $minutes[(int) floor((float) $v[0] / 60)][] = new Sample((float) $v[0], (float) $v[1], (float) $v[2], (float) $v[3], (float) $v[4], $power($v[5]), $power($v[6]));
+                $minutes[(int) floor((float) $v[0] / 60)][] = new Sample(
+                    (float) $v[0],
+                    (float) $v[1],
+                    (float) $v[2],
+                    (float) $v[3],
+                    (float) $v[4],
+                    $power($v[5]),
+                    $power($v[6]),
+                );
             }
         }
         foreach ($minutes as $minute => $samples) {
-            DB::statement('INSERT INTO proof_samples (proof_run_id, minute, samples) VALUES (?, ?, decode(?, \'hex\')) ON CONFLICT (proof_run_id, minute) DO UPDATE SET samples = excluded.samples', [$run, $minute, bin2hex(Packed::pack($samples))]);
+            DB::statement(
+                'INSERT INTO proof_samples (proof_run_id, minute, samples) VALUES (?, ?, decode(?, \'hex\')) ON CONFLICT (proof_run_id, minute) DO UPDATE SET samples = excluded.samples',
+                [$run, $minute, bin2hex(Packed::pack($samples))],
+            );
         }
         $this->read[$run] = ($this->read[$run] ?? 0) + strlen($text);
         $this->open[$run] = $minutes === [] ? [] : [max(array_keys($minutes)) => $minutes[max(array_keys($minutes))]];
@@ -144,7 +182,8 @@ final class Clerk
     private function forgetUnlessHot(int $run): void
     {
         $said = $this->files->read($run, 'said');
-        if (in_array($said['heat'] ?? null, ['hot', 'unconfirmed'], true) || ($said !== null && $this->files->stamp($run, 'done') === null)) {
+        if (in_array($said['heat'] ?? null, ['hot', 'unconfirmed'], true)
+            || ($said !== null && $this->files->stamp($run, 'done') === null)) {
             $this->files->write($run, 'stop', ['why' => 'This run is not in the database any more.']);
         } else {
             $this->forget($run);

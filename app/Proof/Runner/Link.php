@@ -51,8 +51,13 @@ final class Link
      * @param  array<string, mixed>  $order  run, job, tag, host, port, plan
      * @param  array<string, mixed>|null  $said  what a process before this one wrote down
      */
-    public function __construct(public readonly int $run, private readonly array $order, ?array $said, private readonly RunFiles $files, private readonly float $speed = 1.0)
-    {
+    public function __construct(
+        public readonly int $run,
+        private readonly array $order,
+        ?array $said,
+        private readonly RunFiles $files,
+        private readonly float $speed = 1.0,
+    ) {
         $earlier = is_array($said['results'] ?? null) ? $said['results'] : (is_array($order['results'] ?? null) ? $order['results'] : []);
         $this->earlier = array_filter($earlier, is_array(...));
         $plan = Plan::of(is_array($order['plan'] ?? null) ? $order['plan'] : []);
@@ -145,7 +150,9 @@ final class Link
 
         return [
             'run' => $this->run, 'job' => $this->order['job'] ?? null, 'tag' => $this->order['tag'] ?? '', 'printer' => $this->address(),
-            'hot' => $this->session->hot(), 'alarm' => $words, 'since' => $this->alarmSince === null ? null : gmdate('c', (int) $this->alarmSince),
+            'hot' => $this->session->hot(),
+            'alarm' => $words,
+            'since' => $this->alarmSince === null ? null : gmdate('c', (int) $this->alarmSince),
             'hotendC' => $last === null ? null : round($last->hotend, 1), 'bedC' => $last === null ? null : round($last->bed, 1),
             'ageS' => $last === null ? null : round(($now - $last->t) / $this->speed, 1),
         ];
@@ -264,9 +271,20 @@ final class Link
         $asking = $run->state === 'asking' ? $run->want : null;
         $last = $this->session->last();
         $this->files->write($this->run, 'said', [
-            'run' => $this->run, 't' => $now, 'state' => $this->ended['state'] ?? $run->state, 'stage' => $run->stage, 'question' => $asking?->text, 'choices' => $asking?->choices,
-            'results' => (object) array_merge($this->earlier, $run->results), 'said' => mb_substr($this->ended['said'] ?? $run->said, 0, 500), 'heat' => $this->heatWord(), 'ended' => $this->ended !== null || ! $run->runs(),
-            'hotend_c' => $last?->hotend, 'bed_c' => $last?->bed, 'age_s' => $last === null ? null : ($now - $last->t) / $this->speed, 'at' => microtime(true),
+            'run' => $this->run,
+            't' => $now,
+            'state' => $this->ended['state'] ?? $run->state,
+            'stage' => $run->stage,
+            'question' => $asking?->text,
+            'choices' => $asking?->choices,
+            'results' => (object) array_merge($this->earlier, $run->results),
+            'said' => mb_substr($this->ended['said'] ?? $run->said, 0, 500),
+            'heat' => $this->heatWord(),
+            'ended' => $this->ended !== null || ! $run->runs(),
+            'hotend_c' => $last?->hotend,
+            'bed_c' => $last?->bed,
+            'age_s' => $last === null ? null : ($now - $last->t) / $this->speed,
+            'at' => microtime(true),
         ]);
         $this->kept = $this->standing();
         $this->keptAt = Clock::s();
@@ -279,7 +297,10 @@ final class Link
         $to = $this->sampled;
         foreach ($this->session->run->log->since($this->sampled) as $s) {
             if ($s->t > $this->sampled) {
-                $lines .= implode(',', [$s->t, $s->hotend, $s->hotendTarget, $s->bed, $s->bedTarget, $s->hotendPower ?? '', $s->bedPower ?? ''])."\n";
+                $lines .= implode(
+                    ',',
+                    [$s->t, $s->hotend, $s->hotendTarget, $s->bed, $s->bedTarget, $s->hotendPower ?? '', $s->bedPower ?? ''],
+                )."\n";
                 $to = $s->t;
             }
         }

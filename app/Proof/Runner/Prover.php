@@ -36,7 +36,10 @@ final class Prover
     /** Only one of these speaks with printers. */
     public function only(): bool
     {
-        $this->lock ??= @fopen("{$this->files->folder}/prover.lock", 'c') ?: throw new RuntimeException("{$this->files->folder} cannot be written.");
+        $this->lock ??= @fopen(
+            "{$this->files->folder}/prover.lock",
+            'c',
+        ) ?: throw new RuntimeException("{$this->files->folder} cannot be written.");
 
         return flock($this->lock, LOCK_EX | LOCK_NB);
     }
@@ -134,7 +137,14 @@ final class Prover
         }
         $this->toldAt = Clock::s();
         try {
-            RunFiles::whole("{$this->files->folder}/heat.json", (string) json_encode(['at' => gmdate('c'), 'printers' => array_values(array_map(static fn (Link $link): array => $link->heat(), $this->links))]), false);
+            RunFiles::whole(
+                "{$this->files->folder}/heat.json",
+                (string) json_encode([
+                    'at' => gmdate('c'),
+                    'printers' => array_values(array_map(static fn (Link $link): array => $link->heat(), $this->links)),
+                ]),
+                false,
+            );
             $this->toldNothing = $this->links === [];
         } catch (Throwable) {
             // a page that hears nothing new for a while says so itself

@@ -55,7 +55,11 @@ final readonly class RunFiles
      */
     public function write(int $run, string $kind, array $values): void
     {
-        self::whole($this->path($run, $kind), (string) json_encode($values, JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE | JSON_PRESERVE_ZERO_FRACTION), true);
+        self::whole(
+            $this->path($run, $kind),
+            (string) json_encode($values, JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE | JSON_PRESERVE_ZERO_FRACTION),
+            true,
+        );
     }
 
     public function forget(int $run, string $kind): void

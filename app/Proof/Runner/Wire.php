@@ -98,7 +98,13 @@ final class Wire
     /** @return array{'nothing'|'gone', string} */
     private function connect(): array
     {
-        $socket = @stream_socket_client("tcp://{$this->address}", $code, $message, self::CONNECT_S, STREAM_CLIENT_CONNECT | STREAM_CLIENT_ASYNC_CONNECT);
+        $socket = @stream_socket_client(
+            "tcp://{$this->address}",
+            $code,
+            $message,
+            self::CONNECT_S,
+            STREAM_CLIENT_CONNECT | STREAM_CLIENT_ASYNC_CONNECT,
+        );
         if ($socket === false) {
             return $this->gone("No connection to {$this->address}: {$message}");
         }
@@ -120,7 +126,9 @@ final class Wire
             return ['connected', ''];
         }
 
-        return $ready || Clock::s() > $this->connectedBy ? $this->gone('The printer cannot be reached: connection refused. Is it switched on, and is the address right?') : ['nothing', ''];
+        return $ready || Clock::s() > $this->connectedBy
+            ? $this->gone('The printer cannot be reached: connection refused. Is it switched on, and is the address right?')
+            : ['nothing', ''];
     }
 
     /** @return array{'gone', string} */

@@ -20,7 +20,13 @@ final class GuideTimes
     public function curve(Guide $guide, Person $person): array
     {
         $taken = GuideRun::query()->where(['guide' => $guide->code, 'person_id' => $person->id, 'given_up' => false])
-            ->whereNotNull('minutes')->where('minutes', '>', 0)->orderBy('id')->limit(self::LONGEST_RECORD)->pluck('minutes')->map(fn (mixed $m): float => (float) $m)->all();
+            ->whereNotNull('minutes')
+            ->where('minutes', '>', 0)
+            ->orderBy('id')
+            ->limit(self::LONGEST_RECORD)
+            ->pluck('minutes')
+            ->map(fn (mixed $m): float => (float) $m)
+            ->all();
 
         return [LearningCurve::of($guide->first, $guide->practised, array_values($taken)), count($taken)];
     }

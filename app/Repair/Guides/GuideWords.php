@@ -29,7 +29,15 @@ final readonly class GuideWords
             state: $guide->state,
             mends: array_map(fn (string $f): string => $this->knowledge->faults[$f]->name ?? $f, $guide->mends),
             tools: $guide->tools,
-            kit: array_map(fn (KitPart $p): KitNeedView => new KitNeedView($this->knowledge->partClasses[$p->class] ?? $p->class, $p->count, $p->ifNeeded, $p->school), $guide->kit),
+            kit: array_map(
+                fn (KitPart $p): KitNeedView => new KitNeedView(
+                    $this->knowledge->partClasses[$p->class] ?? $p->class,
+                    $p->count,
+                    $p->ifNeeded,
+                    $p->school,
+                ),
+                $guide->kit,
+            ),
             kits: $this->kits($guide),
             touches: array_map(fn (string $s): string => $this->knowledge->subsystems[$s] ?? $s, $guide->touches),
             proofs: $this->proofs($guide),
@@ -44,8 +52,13 @@ final readonly class GuideWords
 
         return array_map(fn (int $number, GuideStep $s): GuideStepView => new GuideStepView(
             $number, $s->do, $s->power->words(), $s->heat->words(), $s->powerChanges, $s->heatChanges, $s->target, $s->caution,
-            array_map(fn (string $h): string => $this->knowledge->hazards[$h] ?? $h, $s->hazards), $s->timer?->words(), $s->timer?->name, $s->school,
-            $s->part === null ? null : ($this->knowledge->partClasses[$s->part] ?? $s->part), $s->instrument, $s->off === null ? null : self::off($s->off),
+            array_map(fn (string $h): string => $this->knowledge->hazards[$h] ?? $h, $s->hazards),
+            $s->timer?->words(),
+            $s->timer?->name,
+            $s->school,
+            $s->part === null ? null : ($this->knowledge->partClasses[$s->part] ?? $s->part),
+            $s->instrument,
+            $s->off === null ? null : self::off($s->off),
         ), array_keys($steps), array_values($steps));
     }
 
@@ -71,7 +84,10 @@ final readonly class GuideWords
     /** @return list<string> names of the families it is for */
     public function families(Guide $guide): array
     {
-        return array_values(array_map(static fn (Family $f): string => $f->name, array_filter($this->knowledge->families, static fn (Family $f): bool => Traits::of($f->traits)->allow($guide->needs))));
+        return array_values(array_map(
+            static fn (Family $f): string => $f->name,
+            array_filter($this->knowledge->families, static fn (Family $f): bool => Traits::of($f->traits)->allow($guide->needs)),
+        ));
     }
 
     /** @return list<string> what it owes on a machine it is for; one that has everything is taken */
@@ -81,7 +97,13 @@ final readonly class GuideWords
         foreach ($this->knowledge->families as $family) {
             $traits = Traits::of($family->traits);
             if ($traits->allow($guide->needs)) {
-                $names = [...$names, ...array_map(static fn (Owed $o): string => $o->proof->name, (new ProofPlan($this->knowledge))->for($traits, $guide->touches, $guide->mends)->owed)];
+                $names = [
+                    ...$names,
+                    ...array_map(
+                        static fn (Owed $o): string => $o->proof->name,
+                        (new ProofPlan($this->knowledge))->for($traits, $guide->touches, $guide->mends)->owed,
+                    ),
+                ];
             }
         }
 
@@ -90,6 +112,12 @@ final readonly class GuideWords
 
     private static function off(OffInGuide $off): string
     {
-        return implode('; ', array_filter([$off->what.($off->fasteners === '' ? '' : ", {$off->fasteners}"), $off->sockets === [] ? '' : 'unplug '.implode(', ', $off->sockets)]));
+        return implode(
+            '; ',
+            array_filter([
+                $off->what.($off->fasteners === '' ? '' : ", {$off->fasteners}"),
+                $off->sockets === [] ? '' : 'unplug '.implode(', ', $off->sockets),
+            ]),
+        );
     }
 }

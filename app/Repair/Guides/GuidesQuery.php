@@ -24,13 +24,32 @@ final readonly class GuidesQuery
     public function lines(array $guides, Person $person, array $for = []): array
     {
         $taken = GuideRun::query()->where(['person_id' => $person->id, 'given_up' => false])->whereNotNull('minutes')
-            ->whereIn('guide', array_map(static fn (Guide $g): string => $g->code, $guides))->orderBy('id')->toBase()->get(['guide', 'minutes'])->groupBy('guide');
+            ->whereIn('guide', array_map(static fn (Guide $g): string => $g->code, $guides))
+            ->orderBy('id')
+            ->toBase()
+            ->get(['guide', 'minutes'])
+            ->groupBy('guide');
 
         return array_map(function (Guide $guide) use ($taken, $for): GuideLineView {
-            $minutes = array_values(($taken->get($guide->code) ?? collect())->map(static fn (object $r): float => (float) $r->minutes)->filter(static fn (float $m): bool => $m > 0)->all());
+            $minutes = array_values(
+                ($taken->get($guide->code) ?? collect())->map(static fn (object $r): float => (float) $r->minutes)
+                    ->filter(static fn (float $m): bool => $m > 0)
+                    ->all(),
+            );
             $estimate = LearningCurve::of($guide->first, $guide->practised, $minutes)->minutes(count($minutes) + 1);
 
-            return new GuideLineView($guide->code, $guide->name, $guide->area, $guide->first, $guide->practised, round($estimate), count($minutes), $for[$guide->code] ?? null, $guide->schools(), $this->words->families($guide));
+            return new GuideLineView(
+                $guide->code,
+                $guide->name,
+                $guide->area,
+                $guide->first,
+                $guide->practised,
+                round($estimate),
+                count($minutes),
+                $for[$guide->code] ?? null,
+                $guide->schools(),
+                $this->words->families($guide),
+            );
         }, $guides);
     }
 

@@ -22,8 +22,12 @@ use OddBench\Knowledge\Position;
 /** Turns rails and takes parts out of positions, with what became of them. */
 final readonly class ChangePosition
 {
-    public function __construct(private Knowledge $knowledge, private JobRecord $record, private FacesQuery $faces, private Salvage $salvage)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private JobRecord $record,
+        private FacesQuery $faces,
+        private Salvage $salvage,
+    ) {
     }
 
     /** @throws Refused when the profile has no fresh face left */
@@ -35,9 +39,23 @@ final readonly class ChangePosition
             $faces = $this->faces->of($job->machine, $position);
             $next = $faces->next();
             if ($next === null) {
-                throw Refused::because('position', $position->faces < 2 ? "{$position->name} has nothing to turn." : "{$position->name} has no fresh face left: ".implode(' and ', $faces->used()).' have run. Replace the profile.');
+                throw Refused::because(
+                    'position',
+                    $position->faces < 2
+                        ? "{$position->name} has nothing to turn."
+                        : "{$position->name} has no fresh face left: ".implode(' and ', $faces->used()).' have run. Replace the profile.',
+                );
             }
-            RailTurn::query()->create(['machine_id' => $job->machine_id, 'position' => $position->code, 'face' => $next, 'job_id' => $job->id, 'hours' => $job->machine->hours, 'reason' => $reason, 'person_id' => $by->id, 'at' => now()]);
+            RailTurn::query()->create([
+                'machine_id' => $job->machine_id,
+                'position' => $position->code,
+                'face' => $next,
+                'job_id' => $job->id,
+                'hours' => $job->machine->hours,
+                'reason' => $reason,
+                'person_id' => $by->id,
+                'at' => now(),
+            ]);
             $left = $faces->left() - 1;
 
             return new Said('part-used', "Turned {$position->name} to face {$next}".($left === 0 ? '; it is the last fresh one' : ''));
@@ -56,14 +74,30 @@ final readonly class ChangePosition
         }
 
         return $this->record->write($job, $by, null, function (Job $job) use ($position, $became, $grade, $reason, $by): Said {
-            $now = Fitting::query()->where(['machine_id' => $job->machine_id, 'position' => $position->code])->whereNull('removed_at')->first()
+            $now = Fitting::query()->where(['machine_id' => $job->machine_id, 'position' => $position->code])
+                ->whereNull('removed_at')
+                ->first()
                 // what came with the machine has run as long as the machine
-                ?? Fitting::query()->create(['machine_id' => $job->machine_id, 'position' => $position->code, 'fitted_at' => $job->machine->created_at, 'fitted_hours' => 0]);
-            $now->update(['removed_at' => now(), 'removed_hours' => $job->machine->hours, 'removed_by' => $by->id, 'became' => $became, 'grade' => $grade, 'job_id' => $now->job_id ?? $job->id, 'reason' => $now->reason ?? $reason]);
+                ?? Fitting::query()->create([
+                    'machine_id' => $job->machine_id,
+                    'position' => $position->code,
+                    'fitted_at' => $job->machine->created_at,
+                    'fitted_hours' => 0,
+                ]);
+            $now->update([
+                'removed_at' => now(),
+                'removed_hours' => $job->machine->hours,
+                'removed_by' => $by->id,
+                'became' => $became,
+                'grade' => $grade,
+                'job_id' => $now->job_id ?? $job->id,
+                'reason' => $now->reason ?? $reason,
+            ]);
             $kept = $became === 'spare' ? $this->salvage->keep($job->machine, $now, $job, $by) : null;
 
             return new Said('part-out', "Out of {$position->name}: ".match ($became) {
-                'spare' => "kept as a spare, {$grade}".($kept === null ? '' : ", bin {$kept->bin}"), 'seller' => 'back to the seller', 'lost' => 'lost', default => 'scrapped'
+                'spare' => "kept as a spare, {$grade}"
+                    .($kept === null ? '' : ", bin {$kept->bin}"), 'seller' => 'back to the seller', 'lost' => 'lost', default => 'scrapped'
             }.($reason === null ? '' : ". {$reason}"));
         }, at: OnlyAt::the('positions are changed', Station::Repair));
     }

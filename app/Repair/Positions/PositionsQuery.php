@@ -30,7 +30,13 @@ final readonly class PositionsQuery
         $views = [];
         foreach ($this->knowledge->families[$machine->family]->positions ?? [] as $position) {
             $all = $fitted->get($position->code) ?? new Collection;
-            $views[] = $this->position($position, $machine, $all, $parts, $this->faces->from($position, $turns->where('position', $position->code), $all->firstWhere('removed_at', null)));
+            $views[] = $this->position(
+                $position,
+                $machine,
+                $all,
+                $parts,
+                $this->faces->from($position, $turns->where('position', $position->code), $all->firstWhere('removed_at', null)),
+            );
         }
 
         return $views;
@@ -55,7 +61,9 @@ final readonly class PositionsQuery
             fittedAt: $now?->fitted_at->toIso8601String(),
             fittedHours: $from,
             // a position nothing was ever fitted to has run as long as the machine
-            hoursOnIt: $hours === null ? null : ($now === null ? ($all->isEmpty() ? $hours : null) : ($from === null ? null : $hours - $from)),
+            hoursOnIt: $hours === null
+                ? null
+                : ($now === null ? ($all->isEmpty() ? $hours : null) : ($from === null ? null : $hours - $from)),
             replacements: $all->count(),
             place: ($this->knowledge->wear[$position->partClass] ?? null)?->place,
             lifeHours: $this->knowledge->lifeHours($position),

@@ -38,7 +38,11 @@ final readonly class KeepService
         }
 
         return DB::transaction(function () use ($machine, $items, $names, $hours, $by): Job {
-            $job = $this->bookIn->book($machine, new Booking(JobKind::Service, 'Service: '.implode(', ', $names), Began::NotKnown, $hours), $by);
+            $job = $this->bookIn->book(
+                $machine,
+                new Booking(JobKind::Service, 'Service: '.implode(', ', $names), Began::NotKnown, $hours),
+                $by,
+            );
             $job->update(['service_items' => $items, 'find_passed_because' => 'service, nothing is complained of']);
 
             return $job;
@@ -73,11 +77,23 @@ final readonly class KeepService
 
     private function put(Job $job, ServiceItem $item, Person $by): void
     {
-        ServiceDone::query()->create(['machine_id' => $job->machine_id, 'item' => $item->code, 'job_id' => $job->id, 'hours' => $job->hours, 'person_id' => $by->id, 'at' => now()]);
+        ServiceDone::query()->create([
+            'machine_id' => $job->machine_id,
+            'item' => $item->code,
+            'job_id' => $job->id,
+            'hours' => $job->hours,
+            'person_id' => $by->id,
+            'at' => now(),
+        ]);
     }
 
     private function item(string $code, string $field): ServiceItem
     {
-        return $this->knowledge->service[$code] ?? throw InputError::unknown($field, 'service', $code, array_keys($this->knowledge->service));
+        return $this->knowledge->service[$code] ?? throw InputError::unknown(
+            $field,
+            'service',
+            $code,
+            array_keys($this->knowledge->service),
+        );
     }
 }

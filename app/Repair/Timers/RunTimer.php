@@ -57,7 +57,10 @@ final readonly class RunTimer
     public function stop(Timer $timer, Person $by): void
     {
         $this->record->write($timer->job, $by, null, function () use ($timer, $by): Said {
-            if (Timer::query()->whereKey($timer->id)->whereNull('stopped_at')->update(['stopped_at' => now(), 'stopped_by' => $by->id]) === 0) {
+            if (Timer::query()->whereKey($timer->id)->whereNull('stopped_at')->update([
+                'stopped_at' => now(),
+                'stopped_by' => $by->id,
+            ]) === 0) {
                 throw Refused::because('timer', 'This timer was stopped already.');
             }
 
@@ -70,7 +73,9 @@ final readonly class RunTimer
         $now = now();
         Timer::query()->create([
             'job_id' => $job->id, 'guide_run_id' => $run?->id, 'step' => $step, 'name' => $name, 'began_at' => $now,
-            'rings_at' => $now->copy()->addSeconds((int) round($minutes * 60)), 'at_most' => $most === null ? null : $now->copy()->addSeconds((int) round($most * 60)), 'person_id' => $by->id,
+            'rings_at' => $now->copy()->addSeconds((int) round($minutes * 60)),
+            'at_most' => $most === null ? null : $now->copy()->addSeconds((int) round($most * 60)),
+            'person_id' => $by->id,
         ]);
     }
 }

@@ -21,7 +21,12 @@ final readonly class TimerController
     public function start(int $job, StartTimerRequest $request): JobView
     {
         Gate::authorize(Ability::Work);
-        $this->timers->start(Job::query()->findOrFail($job), $request->string('name')->trim()->toString(), $request->float('minutes'), Here::person());
+        $this->timers->start(
+            Job::query()->findOrFail($job),
+            $request->string('name')->trim()->toString(),
+            $request->float('minutes'),
+            Here::person(),
+        );
 
         return $this->show->of($job);
     }
@@ -29,7 +34,12 @@ final readonly class TimerController
     public function startStep(int $job, int $run, int $step): JobView
     {
         Gate::authorize(Ability::Work);
-        $this->timers->startStep(Job::query()->findOrFail($job), GuideRun::query()->where('job_id', $job)->whereNull('ended_at')->findOrFail($run), $step, Here::person());
+        $this->timers->startStep(
+            Job::query()->findOrFail($job),
+            GuideRun::query()->where('job_id', $job)->whereNull('ended_at')->findOrFail($run),
+            $step,
+            Here::person(),
+        );
 
         return $this->show->of($job);
     }

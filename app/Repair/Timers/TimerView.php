@@ -26,6 +26,15 @@ final readonly class TimerView extends View
     /** The relation job.machine must be loaded. */
     public static function of(Timer $timer): self
     {
-        return new self($timer->id, $timer->job_id, $timer->job->machine->tag, $timer->name, $timer->rings_at->toIso8601String(), $timer->at_most?->toIso8601String(), $timer->guide_run_id, $timer->step);
+        return new self(
+            $timer->id,
+            $timer->job_id,
+            $timer->job->machine->tag,
+            $timer->name,
+            $timer->rings_at->toIso8601String(),
+            $timer->at_most?->toIso8601String(),
+            $timer->guide_run_id,
+            $timer->step,
+        );
     }
 }

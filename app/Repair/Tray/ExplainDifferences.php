@@ -32,7 +32,13 @@ final readonly class ExplainDifferences
             if ($open === []) {
                 throw Refused::because('because', 'Everything is accounted for; there is nothing to explain.');
             }
-            Explained::query()->create(['job_id' => $job->id, 'because' => $because, 'differences' => $open, 'person_id' => $by->id, 'at' => now()]);
+            Explained::query()->create([
+                'job_id' => $job->id,
+                'because' => $because,
+                'differences' => $open,
+                'person_id' => $by->id,
+                'at' => now(),
+            ]);
 
             return new Said('explained', 'Not accounted for: '.implode('; ', $open).". {$because}");
         });

@@ -42,9 +42,14 @@ final readonly class PutStepBack
                 }
                 $now[$part] = $what;
             }
-            PutBack::query()->where('teardown_step_id', $taken->id)->whereNull('undone_at')->update(['undone_at' => now(), 'undone_by' => $by->id]);
+            PutBack::query()->where('teardown_step_id', $taken->id)
+                ->whereNull('undone_at')
+                ->update(['undone_at' => now(), 'undone_by' => $by->id]);
             PutBack::query()->create([
-                'teardown_step_id' => $taken->id, 'job_id' => $job->id, 'fasteners' => (object) ($fasteners ?? $same->fasteners), 'sockets' => $sockets ?? $same->connectors,
+                'teardown_step_id' => $taken->id,
+                'job_id' => $job->id,
+                'fasteners' => (object) ($fasteners ?? $same->fasteners),
+                'sockets' => $sockets ?? $same->connectors,
                 'parts' => (object) $now, 'finished' => $finished || $taken->second_pass === null, 'person_id' => $by->id, 'at' => now(),
             ]);
             $this->check($job);
@@ -66,7 +71,10 @@ final readonly class PutStepBack
             try {
                 $this->check($job);
             } catch (InputError) {
-                throw Refused::because('step', "“{$taken->off}” cannot come off again under what went on after it. Take those ticks away first.");
+                throw Refused::because(
+                    'step',
+                    "“{$taken->off}” cannot come off again under what went on after it. Take those ticks away first.",
+                );
             }
 
             return new Said('put-back', "Off again: {$taken->off}");
@@ -79,7 +87,14 @@ final readonly class PutStepBack
         try {
             $this->tray->record(WorkOnJob::now($job));
         } catch (InputError $e) {
-            throw InputError::at(preg_match('/^done\.\d+\.(fasteners|connectors|parts)/', $e->field, $found) === 1 ? str_replace('connectors', 'sockets', $found[1]) : 'step', $e->getMessage());
+            throw InputError::at(
+                preg_match(
+                    '/^done\.\d+\.(fasteners|connectors|parts)/',
+                    $e->field,
+                    $found,
+                ) === 1 ? str_replace('connectors', 'sockets', $found[1]) : 'step',
+                $e->getMessage(),
+            );
         }
     }
 }

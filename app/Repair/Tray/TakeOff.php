@@ -22,8 +22,12 @@ use OddBench\Repair\Teardown;
 /** Writes down what came off a machine; a screw that was missing becomes a finding. */
 final readonly class TakeOff
 {
-    public function __construct(private JobRecord $record, private TrayQuery $tray, private Findings $findings, private ClaimOrMend $warranty)
-    {
+    public function __construct(
+        private JobRecord $record,
+        private TrayQuery $tray,
+        private Findings $findings,
+        private ClaimOrMend $warranty,
+    ) {
     }
 
     /**
@@ -32,7 +36,12 @@ final readonly class TakeOff
      */
     public function take(Job $job, Removal $removal, Person $by): Job
     {
-        return $this->record->write($job, $by, null, fn (Job $job): Said => new Said('taken-off', $this->words($this->put($job, $removal, $by))));
+        return $this->record->write(
+            $job,
+            $by,
+            null,
+            fn (Job $job): Said => new Said('taken-off', $this->words($this->put($job, $removal, $by))),
+        );
     }
 
     /** Inside a running write. */
@@ -41,7 +50,13 @@ final readonly class TakeOff
         OnlyAt::the('machines are opened', Station::Diagnosis, Station::Repair)->hold($job);
         $this->warranty->decidedBeforeOpening($job);
         // what is back on again stands in nobody's way
-        $numbers = TakenOff::query()->where('job_id', $job->id)->whereNull('withdrawn_at')->whereDoesntHave('back')->orderBy('number')->pluck('number')->map(fn (mixed $n): int => (int) $n)->all();
+        $numbers = TakenOff::query()->where('job_id', $job->id)
+            ->whereNull('withdrawn_at')
+            ->whereDoesntHave('back')
+            ->orderBy('number')
+            ->pluck('number')
+            ->map(fn (mixed $n): int => (int) $n)
+            ->all();
         $last = (int) TakenOff::query()->where('job_id', $job->id)->max('number');
         if ($removal->photograph !== null && ! Photograph::query()->where(['id' => $removal->photograph, 'job_id' => $job->id])->exists()) {
             throw InputError::at('photograph', 'There is no such photograph in this job. Send it first.');
@@ -55,7 +70,10 @@ final readonly class TakeOff
         }
         $taken = TakenOff::query()->create([
             'job_id' => $job->id, 'number' => $last + 1, 'off' => $removal->off,
-            'fasteners' => (object) $removal->fasteners, 'missing' => (object) $removal->missing, 'sockets' => $removal->sockets, 'parts' => $removal->parts,
+            'fasteners' => (object) $removal->fasteners,
+            'missing' => (object) $removal->missing,
+            'sockets' => $removal->sockets,
+            'parts' => $removal->parts,
             'after' => $removal->after ?? ($numbers === [] ? [] : [max($numbers)]), 'before' => $removal->before,
             'cell' => $removal->cell ?? ($removal->fasteners === [] && $removal->parts === [] ? null : $this->nextCell($job)),
             'into' => $removal->into, 'engagement_mm' => $removal->engagementMm, 'room_mm' => $removal->roomMm,
@@ -86,7 +104,11 @@ final readonly class TakeOff
             $all = $taken->missing;
             foreach ($missing as $size => $count) {
                 if ($count > ($fasteners[$size] ?? 0)) {
-                    throw InputError::at('fasteners', "“{$taken->off}” has ".($fasteners[$size] ?? 0)." {$size} written down as out; {$count} cannot have been missing among them.");
+                    throw InputError::at(
+                        'fasteners',
+                        "“{$taken->off}” has ".($fasteners[$size] ?? 0)
+                            ." {$size} written down as out; {$count} cannot have been missing among them.",
+                    );
                 }
                 $fasteners[$size] -= $count;
                 $all[$size] = ($all[$size] ?? 0) + $count;
@@ -133,7 +155,12 @@ final readonly class TakeOff
 
     private function nextCell(Job $job): int
     {
-        $taken = TakenOff::query()->where('job_id', $job->id)->whereNull('withdrawn_at')->whereNotNull('cell')->pluck('cell')->map(fn (mixed $n): int => (int) $n)->all();
+        $taken = TakenOff::query()->where('job_id', $job->id)
+            ->whereNull('withdrawn_at')
+            ->whereNotNull('cell')
+            ->pluck('cell')
+            ->map(fn (mixed $n): int => (int) $n)
+            ->all();
         for ($cell = 1; in_array($cell, $taken, true);) {
             $cell++;
         }

@@ -54,7 +54,18 @@ final class TakenOff extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['fasteners' => 'array', 'missing' => 'array', 'sockets' => 'array', 'parts' => 'array', 'after' => 'array', 'before' => 'array', 'engagement_mm' => 'float', 'room_mm' => 'float', 'at' => 'datetime', 'withdrawn_at' => 'datetime'];
+    protected $casts = [
+        'fasteners' => 'array',
+        'missing' => 'array',
+        'sockets' => 'array',
+        'parts' => 'array',
+        'after' => 'array',
+        'before' => 'array',
+        'engagement_mm' => 'float',
+        'room_mm' => 'float',
+        'at' => 'datetime',
+        'withdrawn_at' => 'datetime',
+    ];
 
     /** @return HasOne<PutBack, $this> */
     public function back(): HasOne
@@ -81,11 +92,32 @@ final class TakenOff extends Model
         foreach ($this->fasteners + $this->missing as $name => $_) {
             $size = FastenerSize::read($name);
             if ($size !== null) {
-                $fasteners[] = new FastenersOut($size, $this->fasteners[$name] ?? 0, $this->missing[$name] ?? 0, $this->into, $this->engagement_mm, $this->room_mm);
+                $fasteners[] = new FastenersOut(
+                    $size,
+                    $this->fasteners[$name] ?? 0,
+                    $this->missing[$name] ?? 0,
+                    $this->into,
+                    $this->engagement_mm,
+                    $this->room_mm,
+                );
             }
         }
         $numbers = static fn (array $all): array => array_map(strval(...), array_values(array_intersect($all, $known)));
 
-        return new TeardownStep((string) $this->number, $this->off, $fasteners, $this->sockets, $this->parts, $numbers($this->after), $numbers($this->before), $this->way_round, $this->caution, $this->undo_first, $this->first_pass, $this->second_pass, $this->check);
+        return new TeardownStep(
+            (string) $this->number,
+            $this->off,
+            $fasteners,
+            $this->sockets,
+            $this->parts,
+            $numbers($this->after),
+            $numbers($this->before),
+            $this->way_round,
+            $this->caution,
+            $this->undo_first,
+            $this->first_pass,
+            $this->second_pass,
+            $this->check,
+        );
     }
 }

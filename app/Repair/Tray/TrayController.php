@@ -58,7 +58,12 @@ final readonly class TrayController
     public function missing(int $job, int $step, MissingRequest $request, TakeOff $take): JobView
     {
         Gate::authorize(Ability::Work);
-        $take->missing(Job::query()->findOrFail($job), $step, FastenerList::read($request->string('fasteners')->toString()), Here::person());
+        $take->missing(
+            Job::query()->findOrFail($job),
+            $step,
+            FastenerList::read($request->string('fasteners')->toString()),
+            Here::person(),
+        );
 
         return $this->show->of($job);
     }
@@ -76,8 +81,18 @@ final readonly class TrayController
         Gate::authorize(Ability::Work);
         /** @var array{sockets?: list<string>|null, parts?: array<string, string>|null} $lists */
         $lists = $request->validated();
-        $fasteners = $request->has('fasteners') && $request->input('fasteners') !== null ? self::wentIn($request->string('fasteners')->trim()->toString()) : null;
-        $back->put(Job::query()->findOrFail($job), $step, $fasteners, $lists['sockets'] ?? null, $lists['parts'] ?? null, $request->boolean('finished', true), Here::person());
+        $fasteners = $request->has('fasteners') && $request->input('fasteners') !== null
+            ? self::wentIn($request->string('fasteners')->trim()->toString())
+            : null;
+        $back->put(
+            Job::query()->findOrFail($job),
+            $step,
+            $fasteners,
+            $lists['sockets'] ?? null,
+            $lists['parts'] ?? null,
+            $request->boolean('finished', true),
+            Here::person(),
+        );
 
         return $this->show->of($job);
     }

@@ -22,7 +22,8 @@ final class TrayQuery
     {
         $known = array_values($taken->map(static fn (TakenOff $t): int => $t->number)->all());
         $steps = array_values($taken->map(static fn (TakenOff $t) => $t->step($known))->all());
-        $backs = $taken->filter(static fn (TakenOff $t): bool => $t->back !== null)->sortBy(static fn (TakenOff $t): int => $t->back->id ?? 0)
+        $backs = $taken->filter(static fn (TakenOff $t): bool => $t->back !== null)
+            ->sortBy(static fn (TakenOff $t): int => $t->back->id ?? 0)
             ->map(static fn (TakenOff $t) => $t->back?->stepBack($t->number))->filter()->values()->all();
 
         return TeardownRecord::of($steps, array_values($backs));

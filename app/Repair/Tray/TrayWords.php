@@ -31,12 +31,19 @@ final class TrayWords
             $waits = $back === null ? $record->sequence->waitsFor($id, array_map(strval(...), array_keys($record->back))) : [];
 
             return new TrayStepView(
-                $t->number, $t->off, array_map(static fn (FastenersOut $out): FastenerView => self::fasteners($out, $back), $step->fasteners), $t->sockets, $t->parts,
-                array_map(static fn (string $other): string => $record->sequence->step($other, 'step')->off, $waits), in_array($id, $open, true),
+                $t->number,
+                $t->off,
+                array_map(static fn (FastenersOut $out): FastenerView => self::fasteners($out, $back), $step->fasteners),
+                $t->sockets,
+                $t->parts,
+                array_map(static fn (string $other): string => $record->sequence->step($other, 'step')->off, $waits),
+                in_array($id, $open, true),
                 $back === null ? 'off' : ($back->finished ? 'back' : 'first'),
                 $t->cell, $t->way_round, $t->caution, $t->undo_first, $t->first_pass, $t->second_pass, $t->check,
                 $t->photograph === null ? null : PhotographView::of($t->photograph)->url,
-                $back === null || $back->fasteners == StepBack::asItCameOut($step)->fasteners ? null : (FastenerList::words($back->fasteners) ?: 'nothing'),
+                $back === null || $back->fasteners == StepBack::asItCameOut($step)->fasteners
+                    ? null
+                    : (FastenerList::words($back->fasteners) ?: 'nothing'),
                 $t->person->name, $t->at->toIso8601String(),
             );
         })->all());
@@ -50,17 +57,45 @@ final class TrayWords
     {
         $said = $explained->flatMap(static fn (Explained $e): array => $e->differences)->all();
 
-        return array_map(static fn (Difference $d): DifferenceView => new DifferenceView($d->kind, $d->what, $d->out, $d->in, $d->because, in_array(TrayQuery::words($d), $said, true), array_map(intval(...), $d->steps)), $record->accounts->differences());
+        return array_map(
+            static fn (Difference $d): DifferenceView => new DifferenceView(
+                $d->kind,
+                $d->what,
+                $d->out,
+                $d->in,
+                $d->because,
+                in_array(TrayQuery::words($d), $said, true),
+                array_map(intval(...), $d->steps),
+            ),
+            $record->accounts->differences(),
+        );
     }
 
     /** @return list<SubstituteView> */
     public function substitutes(TeardownRecord $record): array
     {
-        return array_map(static fn (Substitute $s): SubstituteView => new SubstituteView((int) $s->step, $s->insteadOf, $s->fitted, $s->safe, $s->because), $record->accounts->substitutes());
+        return array_map(
+            static fn (Substitute $s): SubstituteView => new SubstituteView(
+                (int) $s->step,
+                $s->insteadOf,
+                $s->fitted,
+                $s->safe,
+                $s->because,
+            ),
+            $record->accounts->substitutes(),
+        );
     }
 
     private static function fasteners(FastenersOut $out, ?StepBack $back): FastenerView
     {
-        return new FastenerView($out->size->name, $out->count, max(0, $out->count - ($back->fasteners[$out->size->name] ?? 0)), $out->missing, $out->size->screw?->diameterMm, $out->size->screw?->lengthMm, $out->size->head);
+        return new FastenerView(
+            $out->size->name,
+            $out->count,
+            max(0, $out->count - ($back->fasteners[$out->size->name] ?? 0)),
+            $out->missing,
+            $out->size->screw?->diameterMm,
+            $out->size->screw?->lengthMm,
+            $out->size->head,
+        );
     }
 }

@@ -21,7 +21,10 @@ final class MigrateCommand extends Command
         $done = Schema::hasTable('migrations') ? DB::table('migrations')->pluck('migration')->all() : [];
         $unknown = array_values(array_diff($done, $known));
         if ($unknown !== []) {
-            $this->error('This database was changed by a newer release ('.implode(', ', array_slice($unknown, 0, 3)).'). This one does not know it, so nothing is touched: start the newer release, or restore a backup of before.');
+            $this->error('This database was changed by a newer release ('.implode(
+                ', ',
+                array_slice($unknown, 0, 3),
+            ).'). This one does not know it, so nothing is touched: start the newer release, or restore a backup of before.');
 
             return self::FAILURE;
         }

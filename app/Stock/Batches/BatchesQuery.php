@@ -22,14 +22,22 @@ final readonly class BatchesQuery
     /** @return list<BatchView> of this part, those that stand */
     public function of(Part $part): array
     {
-        $bad = BadBatch::query()->with(['movement', 'person'])->whereNull('lifted_at')->whereHas('movement', static fn ($q) => $q->where('part_id', $part->id))->orderBy('id')->get();
+        $bad = BadBatch::query()->with(['movement', 'person'])
+            ->whereNull('lifted_at')
+            ->whereHas('movement', static fn ($q) => $q->where('part_id', $part->id))
+            ->orderBy('id')
+            ->get();
         if ($bad->isEmpty()) {
             return [];
         }
         // what came back into the bin was never away, for this
         $undone = DB::table('movements')->where('part_id', $part->id)->whereNotNull('undoes_id')->pluck('undoes_id')->all();
         $all = [];
-        foreach (DB::table('movements')->where('part_id', $part->id)->where('kind', '<>', 'moved')->orderBy('id')->get(['id', 'quantity', 'undoes_id']) as $row) {
+        foreach (DB::table('movements')->where('part_id', $part->id)->where('kind', '<>', 'moved')->orderBy('id')->get([
+            'id',
+            'quantity',
+            'undoes_id',
+        ]) as $row) {
             if ($row->undoes_id === null && ! in_array($row->id, $undone, true)) {
                 $all[] = [(int) $row->id, (int) $row->quantity];
             }
@@ -37,11 +45,25 @@ final readonly class BatchesQuery
 
         return array_values($bad->map(function (BadBatch $b) use ($all): BatchView {
             $trace = BatchTrace::of($all, $b->movement_id);
-            $movements = Movement::query()->with('job.machine')->whereIn('id', array_keys($trace->taken))->where('kind', 'used')->orderBy('id')->get();
-            $there = Fitting::query()->whereIn('movement_id', $movements->pluck('id'))->whereNull('removed_at')->pluck('movement_id')->all();
+            $movements = Movement::query()->with('job.machine')
+                ->whereIn('id', array_keys($trace->taken))
+                ->where('kind', 'used')
+                ->orderBy('id')
+                ->get();
+            $there = Fitting::query()->whereIn('movement_id', $movements->pluck('id'))
+                ->whereNull('removed_at')
+                ->pluck('movement_id')
+                ->all();
 
             return new BatchView(
-                $b->id, $b->movement_id, $b->movement->batch, $b->because, $b->person->name, $b->at->toIso8601String(), $trace->left['likely'], $trace->left['most'],
+                $b->id,
+                $b->movement_id,
+                $b->movement->batch,
+                $b->because,
+                $b->person->name,
+                $b->at->toIso8601String(),
+                $trace->left['likely'],
+                $trace->left['most'],
                 $this->traced($movements, $trace, $there),
             );
         })->all());
@@ -61,7 +83,15 @@ final readonly class BatchesQuery
             $machine = $m->job?->machine;
             $position = $m->position === null || $machine === null ? null : $this->knowledge->positionName($machine->family, $m->position);
 
-            return new TracedView($m->id, (int) $m->job_id, $machine->tag ?? '', $position, $m->at->toIso8601String(), $of['sure'] > 0 ? 'certain' : ($of['likely'] > 0 ? 'likely' : 'possible'), in_array($m->id, $there, true));
+            return new TracedView(
+                $m->id,
+                (int) $m->job_id,
+                $machine->tag ?? '',
+                $position,
+                $m->at->toIso8601String(),
+                $of['sure'] > 0 ? 'certain' : ($of['likely'] > 0 ? 'likely' : 'possible'),
+                in_array($m->id, $there, true),
+            );
         })->sortBy([static fn (TracedView $a, TracedView $b): int => [$order[$a->odds], $a->movement] <=> [$order[$b->odds], $b->movement]])->all());
     }
 }

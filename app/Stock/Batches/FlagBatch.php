@@ -17,7 +17,10 @@ final class FlagBatch
             throw Refused::because('movement', 'Only what came in together can be a bad batch: a receipt, or what was made or salvaged.');
         }
 
-        return BadBatch::query()->updateOrCreate(['movement_id' => $receipt->id], ['because' => $because, 'person_id' => $by->id, 'at' => now(), 'lifted_at' => null, 'lifted_because' => null]);
+        return BadBatch::query()->updateOrCreate(
+            ['movement_id' => $receipt->id],
+            ['because' => $because, 'person_id' => $by->id, 'at' => now(), 'lifted_at' => null, 'lifted_because' => null],
+        );
     }
 
     public function lift(BadBatch $bad, string $because): void

@@ -58,7 +58,11 @@ final class AuditCommand extends Command
                 $this->error("{$row->what}: {$name}: {$row->kept} is kept, {$row->sum} it should be.");
             }
         }
-        $this->line($wrong === 0 ? sprintf('%d parts, %d movements: all of it agrees.', DB::table('parts')->count(), DB::table('movements')->count()) : "{$wrong} do not agree.");
+        $this->line($wrong === 0 ? sprintf(
+            '%d parts, %d movements: all of it agrees.',
+            DB::table('parts')->count(),
+            DB::table('movements')->count(),
+        ) : "{$wrong} do not agree.");
 
         return $wrong === 0 ? self::SUCCESS : self::FAILURE;
     }

@@ -40,14 +40,25 @@ final class MeasureScaleCommand extends Command
             return self::SUCCESS;
         }
         $parts = Part::query()->count();
-        $this->line(sprintf('%d parts, %d machines, %d jobs%s', $parts, Machine::query()->count(), Job::query()->count(), $parts < 10_000 ? ' (bin/odd-bench demo --scale makes it as large as a shop may become)' : ''));
+        $this->line(sprintf(
+            '%d parts, %d machines, %d jobs%s',
+            $parts,
+            Machine::query()->count(),
+            Job::query()->count(),
+            $parts < 10_000 ? ' (bin/odd-bench demo --scale makes it as large as a shop may become)' : '',
+        ));
         $http = $this->loggedIn();
         $bare = $this->times(fn () => Http::get($this->url('/health'))->throw());
         $rows = [['a bare JSON route', ...$this->figures($bare), '', '']];
         foreach ($this->screens() as $name => $path) {
             $times = $this->times(static fn () => $http->get("/api/v1{$path}")->throw());
             $ratio = [$times['median'] / $bare['median'], $times['p95'] / $bare['p95']];
-            $rows[] = [$name, ...$this->figures($times), sprintf('× %.1f %s', $ratio[0], $ratio[0] <= self::TIMES_MEDIAN ? '' : '(asked: 5)'), sprintf('× %.1f %s', $ratio[1], $ratio[1] <= self::TIMES_P95 ? '' : '(asked: 10)')];
+            $rows[] = [
+                $name,
+                ...$this->figures($times),
+                sprintf('× %.1f %s', $ratio[0], $ratio[0] <= self::TIMES_MEDIAN ? '' : '(asked: 5)'),
+                sprintf('× %.1f %s', $ratio[1], $ratio[1] <= self::TIMES_P95 ? '' : '(asked: 10)'),
+            ];
         }
         $this->table(['through the web server', 'median ms', '95th percentile ms', 'against the bare one', 'at the 95th'], $rows);
         $before = hrtime(true);
@@ -62,9 +73,17 @@ final class MeasureScaleCommand extends Command
 
     private function search(ShelfQuery $shelf): void
     {
-        foreach (['two words' => static fn (): mixed => $shelf->saying('hardened nozzle')->orderBy('bin')->orderBy('number')->limit(60)->get(), 'misspelt' => static fn (): mixed => $shelf->like('hardned nozel')] as $how => $ask) {
+        foreach ([
+            'two words' => static fn (): mixed => $shelf->saying('hardened nozzle')->orderBy('bin')->orderBy('number')->limit(60)->get(),
+            'misspelt' => static fn (): mixed => $shelf->like('hardned nozel'),
+        ] as $how => $ask) {
             $times = $this->times($ask);
-            $this->line(sprintf('search itself, %s: median %.1f ms, 95th percentile %.1f ms (asked: under 50)', $how, $times['median'], $times['p95']));
+            $this->line(sprintf(
+                'search itself, %s: median %.1f ms, 95th percentile %.1f ms (asked: under 50)',
+                $how,
+                $times['median'],
+                $times['p95'],
+            ));
         }
     }
 
@@ -74,7 +93,15 @@ final class MeasureScaleCommand extends Command
         $table = "number;name;class;bin;words;supplier;supplier_number;pack;pack_cost\n";
         $supplier = Supplier::query()->firstOrFail()->name;
         for ($i = 0; $i < self::ROWS; $i++) {
-            $table .= sprintf("MEAS-%05d;Measured part %d;nozzle;M%d;one of many;%s;MM%05d;10;%d,50\n", $i, $i, intdiv($i, 10), $supplier, $i, 1 + $i % 90);
+            $table .= sprintf(
+                "MEAS-%05d;Measured part %d;nozzle;M%d;one of many;%s;MM%05d;10;%d,50\n",
+                $i,
+                $i,
+                intdiv($i, 10),
+                $supplier,
+                $i,
+                1 + $i % 90,
+            );
         }
         DB::beginTransaction();
         try {
@@ -83,7 +110,13 @@ final class MeasureScaleCommand extends Command
             $file = $import->keep('parts', 'measured.csv', $table, Person::query()->firstOrFail());
             $tried = hrtime(true);
             $import->apply($file, false, Person::query()->firstOrFail());
-            $this->line(sprintf('a table of %d parts: tried in %.1f s, taken in in %.1f s (asked: under 30 together), most memory %.0f MB (asked: 128)', self::ROWS, ($tried - $before) / 1e9, (hrtime(true) - $tried) / 1e9, memory_get_peak_usage() / 1e6));
+            $this->line(sprintf(
+                'a table of %d parts: tried in %.1f s, taken in in %.1f s (asked: under 30 together), most memory %.0f MB (asked: 128)',
+                self::ROWS,
+                ($tried - $before) / 1e9,
+                (hrtime(true) - $tried) / 1e9,
+                memory_get_peak_usage() / 1e6,
+            ));
         } finally {
             DB::rollBack();
         }
@@ -97,8 +130,14 @@ final class MeasureScaleCommand extends Command
         $word = explode(' ', $part->name)[0];
 
         return [
-            'bench' => '/bench', 'shelf' => '/parts', 'shelf, two words' => '/parts?text='.rawurlencode("{$word} ".substr($part->number, -3)), 'shelf, misspelt' => '/parts?text=hardned%20nozel',
-            'a part' => "/parts/{$part->number}", 'a machine' => "/machines/{$job->machine->tag}", 'a job' => "/jobs/{$job->id}", 'machines' => '/machines',
+            'bench' => '/bench',
+            'shelf' => '/parts',
+            'shelf, two words' => '/parts?text='.rawurlencode("{$word} ".substr($part->number, -3)),
+            'shelf, misspelt' => '/parts?text=hardned%20nozel',
+            'a part' => "/parts/{$part->number}",
+            'a machine' => "/machines/{$job->machine->tag}",
+            'a job' => "/jobs/{$job->id}",
+            'machines' => '/machines',
         ];
     }
 
@@ -108,7 +147,9 @@ final class MeasureScaleCommand extends Command
         $http = Http::withOptions(['cookies' => $jar])->baseUrl($this->url(''))->acceptJson()->timeout(60);
         $http->get('/')->throw();
         $token = $jar->getCookieByName('XSRF-TOKEN')?->getValue() ?? '';
-        $http->withHeaders(['X-XSRF-TOKEN' => rawurldecode($token)])->post('/api/v1/session', ['login' => 'tove', 'password' => DemoLogins::PASSWORD])->throw();
+        $http->withHeaders(['X-XSRF-TOKEN' => rawurldecode($token)])
+            ->post('/api/v1/session', ['login' => 'tove', 'password' => DemoLogins::PASSWORD])
+            ->throw();
 
         return $http;
     }

@@ -26,13 +26,32 @@ final readonly class DonorsQuery
 
     public function all(): DonorsView
     {
-        $machines = Machine::query()->with('fittings')->where('place', Destination::Donor->value)->orderByDesc('updated_at')->limit(self::MOST)->get();
-        $taken = Movement::query()->with('part')->where('kind', 'salvaged')->where('quantity', '>', 0)->whereIn('machine_id', $machines->pluck('id'))->orderBy('id')->get()->groupBy('machine_id');
+        $machines = Machine::query()->with('fittings')
+            ->where('place', Destination::Donor->value)
+            ->orderByDesc('updated_at')
+            ->limit(self::MOST)
+            ->get();
+        $taken = Movement::query()->with('part')
+            ->where('kind', 'salvaged')
+            ->where('quantity', '>', 0)
+            ->whereIn('machine_id', $machines->pluck('id'))
+            ->orderBy('id')
+            ->get()
+            ->groupBy('machine_id');
         $tags = RedTag::worn($machines->pluck('id'));
-        $sitting = Part::query()->findMany($machines->flatMap(static fn (Machine $m) => $m->fittings->pluck('part_id'))->filter()->unique()->values()->all())->keyBy('id');
+        $sitting = Part::query()->findMany(
+            $machines->flatMap(static fn (Machine $m) => $m->fittings->pluck('part_id'))->filter()->unique()->values()->all(),
+        )
+            ->keyBy('id');
         $parts = Part::query()->where('grade', 'new')->whereIn('class', $this->classes($machines))->orderBy('number')->get();
 
-        return new DonorsView(array_values($machines->map(fn (Machine $m): DonorView => $this->donor($m, $taken->get($m->id), $parts, $sitting, isset($tags[$m->id])))->all()));
+        return new DonorsView(array_values($machines->map(fn (Machine $m): DonorView => $this->donor(
+            $m,
+            $taken->get($m->id),
+            $parts,
+            $sitting,
+            isset($tags[$m->id]),
+        ))->all()));
     }
 
     /**
@@ -40,8 +59,13 @@ final readonly class DonorsQuery
      * @param  Collection<int, Part>  $parts
      * @param  Collection<int, Part>  $sitting  by id
      */
-    private function donor(Machine $machine, ?\Illuminate\Support\Collection $taken, Collection $parts, Collection $sitting, bool $redTag): DonorView
-    {
+    private function donor(
+        Machine $machine,
+        ?\Illuminate\Support\Collection $taken,
+        Collection $parts,
+        Collection $sitting,
+        bool $redTag,
+    ): DonorView {
         $family = $this->knowledge->family($machine->family);
         $run = $machine->hoursRun();
         $positions = [];
@@ -52,11 +76,24 @@ final readonly class DonorsQuery
             $movement = $taken?->where('position', $position->code)->last();
             $fitting = PartChoice::fitting($parts->where('class', $position->partClass), $family, $position->code);
             $positions[] = new DonorPositionView(
-                $position->code, $position->name, $this->knowledge->partClasses[$position->partClass] ?? $position->partClass, $now !== null || $own->isEmpty(),
+                $position->code,
+                $position->name,
+                $this->knowledge->partClasses[$position->partClass] ?? $position->partClass,
+                $now !== null || $own->isEmpty(),
                 $sitting->get($now->part_id ?? 0)?->number, $sitting->get($now->part_id ?? 0)?->name,
-                $run === null ? null : ($own->isEmpty() ? $run : ($now?->fitted_hours === null ? null : max(0.0, $run - (float) $now->fitted_hours))),
+                $run === null ? null : ($own->isEmpty() ? $run : ($now?->fitted_hours === null ? null : max(
+                    0.0,
+                    $run - (float) $now->fitted_hours,
+                ))),
                 $movement?->part->number,
-                array_values($fitting->take(12)->map(static fn (Part $p): OtherPartView => new OtherPartView($p->number, $p->name, '', 0, 'new', null))->all()),
+                array_values($fitting->take(12)->map(static fn (Part $p): OtherPartView => new OtherPartView(
+                    $p->number,
+                    $p->name,
+                    '',
+                    0,
+                    'new',
+                    null,
+                ))->all()),
             );
         }
 

@@ -35,22 +35,48 @@ final readonly class Salvage
      * @param  string|null  $note  how it was tested, what is to be known of it
      * @param  int  $valueMinor  what it is put on the shelf at
      */
-    public function fromDonor(Machine $machine, string $position, ?string $number, string $grade, ?string $note, int $valueMinor, Person $by): Movement
-    {
+    public function fromDonor(
+        Machine $machine,
+        string $position,
+        ?string $number,
+        string $grade,
+        ?string $note,
+        int $valueMinor,
+        Person $by,
+    ): Movement {
         $positions = $this->knowledge->family($machine->family)->positions;
         $of = $positions[$position] ?? throw InputError::unknown('position', 'position', $position, array_keys($positions));
 
         return DB::transaction(function () use ($machine, $of, $number, $grade, $note, $valueMinor, $by): Movement {
             $machine = Machine::query()->lockForUpdate()->findOrFail($machine->id);
             if ($machine->place !== Destination::Donor->value) {
-                throw Refused::because('machine', "{$machine->tag} is no donor. Send it to the donor shelf first, or take parts out at Fix.");
+                throw Refused::because(
+                    'machine',
+                    "{$machine->tag} is no donor. Send it to the donor shelf first, or take parts out at Fix.",
+                );
             }
             $as = SpareGrade::taken($grade, $note, RedTag::wornBy($machine->id) !== null);
             $fitting = $this->left($machine, $of);
             $part = $this->part($machine, $fitting, $number, $of);
-            $fitting->update(['part_id' => $part->id, 'removed_at' => now(), 'removed_hours' => $machine->hours, 'removed_by' => $by->id, 'became' => 'spare', 'grade' => $as->value]);
+            $fitting->update([
+                'part_id' => $part->id,
+                'removed_at' => now(),
+                'removed_hours' => $machine->hours,
+                'removed_by' => $by->id,
+                'became' => 'spare',
+                'grade' => $as->value,
+            ]);
 
-            return $this->stock->salvaged($this->keep->usedOne($part, $as), $valueMinor, $machine, $of->code, self::hours($machine, $fitting), $note, null, $by);
+            return $this->stock->salvaged(
+                $this->keep->usedOne($part, $as),
+                $valueMinor,
+                $machine,
+                $of->code,
+                self::hours($machine, $fitting),
+                $note,
+                null,
+                $by,
+            );
         });
     }
 
@@ -61,7 +87,16 @@ final readonly class Salvage
             return null;
         }
 
-        return $this->stock->salvaged($this->keep->usedOne(Part::query()->findOrFail($out->part_id), SpareGrade::from($out->grade)), 0, $machine, $out->position, self::hours($machine, $out), null, $job, $by);
+        return $this->stock->salvaged(
+            $this->keep->usedOne(Part::query()->findOrFail($out->part_id), SpareGrade::from($out->grade)),
+            0,
+            $machine,
+            $out->position,
+            self::hours($machine, $out),
+            null,
+            $job,
+            $by,
+        );
     }
 
     /**
@@ -71,7 +106,12 @@ final readonly class Salvage
      */
     public function undo(Machine $machine, Fitting $back, Movement $instead): void
     {
-        $kept = Movement::query()->with('part')->where(['kind' => 'salvaged', 'machine_id' => $machine->id, 'position' => $back->position, 'job_id' => $instead->job_id])->where('quantity', '>', 0)->doesntHave('undoneBy')->latest('id')->first();
+        $kept = Movement::query()->with('part')
+            ->where(['kind' => 'salvaged', 'machine_id' => $machine->id, 'position' => $back->position, 'job_id' => $instead->job_id])
+            ->where('quantity', '>', 0)
+            ->doesntHave('undoneBy')
+            ->latest('id')
+            ->first();
         if ($kept !== null) {
             $this->stock->notSalvaged($kept, $instead->person);
         }
@@ -80,7 +120,9 @@ final readonly class Salvage
     /** How long it has run there. */
     private static function hours(Machine $machine, Fitting $fitting): ?float
     {
-        return $fitting->fitted_hours === null || $machine->hours === null ? null : (float) $machine->hours - (float) $fitting->fitted_hours;
+        return $fitting->fitted_hours === null || $machine->hours === null
+            ? null
+            : (float) $machine->hours - (float) $fitting->fitted_hours;
     }
 
     /** What sits there; what came with the machine has run as long as the machine. */
@@ -99,7 +141,13 @@ final readonly class Salvage
         if ($part === null) {
             throw InputError::at('part', "Nobody noted which part sits in {$position->name}. Give its number.");
         }
-        $refusals = (new Seat($this->knowledge, $this->knowledge->family($machine->family), $position))->refuses($part->name, $part->class, $part->standsInFor(), Fit::kept($part->fits), 1);
+        $refusals = (new Seat($this->knowledge, $this->knowledge->family($machine->family), $position))->refuses(
+            $part->name,
+            $part->class,
+            $part->standsInFor(),
+            Fit::kept($part->fits),
+            1,
+        );
         // what sat there on purpose, though it does not belong there, comes out as what it is
         if ($refusals !== [] && $fitting->part_id !== $part->id) {
             throw InputError::at('part', implode(' ', $refusals));

@@ -35,7 +35,10 @@ final class Promises
 
     public function promise(Part $part, Job $job, int $quantity, Person $by): void
     {
-        Reservation::query()->updateOrCreate(['part_id' => $part->id, 'job_id' => $job->id], ['quantity' => $quantity, 'person_id' => $by->id, 'at' => now()]);
+        Reservation::query()->updateOrCreate(
+            ['part_id' => $part->id, 'job_id' => $job->id],
+            ['quantity' => $quantity, 'person_id' => $by->id, 'at' => now()],
+        );
     }
 
     /** A job that ends needs nothing any more. */

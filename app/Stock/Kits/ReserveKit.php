@@ -23,7 +23,10 @@ final readonly class ReserveKit
     public function reserve(Job $job, Guide $guide, ?string $school, Person $by): Job
     {
         return $this->record->write($job, $by, null, function (Job $job) use ($guide, $school, $by): Said {
-            $numbers = array_filter(array_map(static fn (KitLineView $l): ?string => $l->part, $this->kit->of($job, $guide, $school)->lines));
+            $numbers = array_filter(array_map(
+                static fn (KitLineView $l): ?string => $l->part,
+                $this->kit->of($job, $guide, $school)->lines,
+            ));
             // under the locks of all of them, so that two jobs cannot be promised the last one
             $parts = Part::query()->whereIn('number', $numbers)->orderBy('id')->lockForUpdate()->get()->keyBy('number');
             $said = [];
@@ -46,12 +49,18 @@ final readonly class ReserveKit
     /** So many of one part to the job of a machine; 0 takes the promise back. */
     public function one(Part $part, string $tag, int $quantity, Person $by): void
     {
-        $job = Job::query()->whereNull('finished_at')->whereHas('machine', static fn ($q) => $q->where('tag', Tag::read($tag)->text()))->first() ?? throw Refused::notFound('tag', "No job of {$tag} is open. Book the machine in first.");
+        $job = Job::query()->whereNull('finished_at')->whereHas(
+            'machine',
+            static fn ($q) => $q->where('tag', Tag::read($tag)->text()),
+        )->first() ?? throw Refused::notFound('tag', "No job of {$tag} is open. Book the machine in first.");
         $this->record->write($job, $by, null, function (Job $job) use ($part, $quantity, $by): Said {
             $part = Part::query()->lockForUpdate()->findOrFail($part->id);
             $free = $part->on_hand - $this->promises->toOthers($part, $job);
             if ($quantity > $free) {
-                throw Refused::because('quantity', "{$part->on_hand} of {$part->name} are there, and ".max(0, $free).' of them not promised to another job.');
+                throw Refused::because(
+                    'quantity',
+                    "{$part->on_hand} of {$part->name} are there, and ".max(0, $free).' of them not promised to another job.',
+                );
             }
             if ($quantity === 0) {
                 Reservation::query()->where(['part_id' => $part->id, 'job_id' => $job->id])->delete();

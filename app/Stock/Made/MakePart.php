@@ -26,17 +26,38 @@ final readonly class MakePart
 
     private const KINDS = ['stl', '3mf', 'obj', 'step', 'stp', 'gcode', 'scad', 'dxf', 'svg', 'pdf'];
 
-    public function __construct(private Knowledge $knowledge, private MoveStock $stock, private PartQuery $parts, private KeepSpools $spools)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private MoveStock $stock,
+        private PartQuery $parts,
+        private KeepSpools $spools,
+    ) {
     }
 
-    public function recipe(Part $part, string $material, float $grams, int $pricePerKgMinor, float $printMinutes, float $handMinutes, ?string $how): void
-    {
+    public function recipe(
+        Part $part,
+        string $material,
+        float $grams,
+        int $pricePerKgMinor,
+        float $printMinutes,
+        float $handMinutes,
+        ?string $how,
+    ): void {
         if ($part->grade !== 'new') {
             throw Refused::because('part', 'A used part is not made.');
         }
         $code = $grams > 0.0 ? $this->knowledge->material($material)->code : $material;
-        Recipe::query()->updateOrCreate(['part_id' => $part->id], ['material' => $code, 'grams' => $grams, 'price_per_kg_minor' => $pricePerKgMinor, 'print_minutes' => $printMinutes, 'hand_minutes' => $handMinutes, 'how' => $how]);
+        Recipe::query()->updateOrCreate(
+            ['part_id' => $part->id],
+            [
+                'material' => $code,
+                'grams' => $grams,
+                'price_per_kg_minor' => $pricePerKgMinor,
+                'print_minutes' => $printMinutes,
+                'hand_minutes' => $handMinutes,
+                'how' => $how,
+            ],
+        );
     }
 
     /**
@@ -56,7 +77,11 @@ final readonly class MakePart
         }
         $path = 'recipes/'.sha1($bytes).".{$kind}";
         KeptFile::put($path, $bytes, 'file', 'file');
-        $recipe->update(['file' => $path, 'file_name' => self::plainName($name), ...($kind === 'gcode' ? $this->read($recipe, $bytes) : [])]);
+        $recipe->update([
+            'file' => $path,
+            'file_name' => self::plainName($name),
+            ...($kind === 'gcode' ? $this->read($recipe, $bytes) : []),
+        ]);
     }
 
     /** A name without the way to it, whatever system it comes from. */
@@ -68,7 +93,10 @@ final readonly class MakePart
     public function made(Part $part, int $quantity, ?Spool $spool, ?string $note, Person $by): Movement
     {
         return DB::transaction(function () use ($part, $quantity, $spool, $note, $by): Movement {
-            $recipe = $part->recipe()->first() ?? throw Refused::because('recipe', 'Say first how it is made and of what, so that its cost is known.');
+            $recipe = $part->recipe()->first() ?? throw Refused::because(
+                'recipe',
+                'Say first how it is made and of what, so that its cost is known.',
+            );
             if ($spool !== null && $spool->material !== $recipe->material) {
                 throw InputError::at('spool', "{$spool->code} is {$spool->material}, and this is made of {$recipe->material}.");
             }
@@ -77,7 +105,13 @@ final readonly class MakePart
             }
             $cost = $this->parts->recipe($recipe);
 
-            return $this->stock->made($part, $quantity, $quantity * ($cost->materialMinor + $cost->handsMinor), $note ?? ($spool === null ? null : "spool {$spool->code}"), $by);
+            return $this->stock->made(
+                $part,
+                $quantity,
+                $quantity * ($cost->materialMinor + $cost->handsMinor),
+                $note ?? ($spool === null ? null : "spool {$spool->code}"),
+                $by,
+            );
         });
     }
 
@@ -89,6 +123,9 @@ final readonly class MakePart
         $seconds = is_float($said['estimated_s'] ?? null) || is_int($said['estimated_s'] ?? null) ? (float) $said['estimated_s'] : 0.0;
         $density = $this->knowledge->materials[strtoupper($recipe->material)]->densityGCm3 ?? 1.24;
 
-        return $millimetres <= 0.0 ? [] : ['grams' => round($millimetres / 1000 * M_PI * 1.75 ** 2 / 4 * $density, 2), 'print_minutes' => round($seconds / 60, 1)];
+        return $millimetres <= 0.0 ? [] : [
+            'grams' => round($millimetres / 1000 * M_PI * 1.75 ** 2 / 4 * $density, 2),
+            'print_minutes' => round($seconds / 60, 1),
+        ];
     }
 }

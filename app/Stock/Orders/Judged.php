@@ -16,8 +16,17 @@ final readonly class Judged
      * @param  list<int>  $history  taken in each week, the oldest first
      * @param  array<string, mixed>  $result
      */
-    public function __construct(public Supply $supply, public int $reserved, public int $onOrder, public int $planned, public array $plannedFor, public ?string $last, public LeadTime $lead, public array $history, public array $result)
-    {
+    public function __construct(
+        public Supply $supply,
+        public int $reserved,
+        public int $onOrder,
+        public int $planned,
+        public array $plannedFor,
+        public ?string $last,
+        public LeadTime $lead,
+        public array $history,
+        public array $result,
+    ) {
     }
 
     public function whole(string $key): int

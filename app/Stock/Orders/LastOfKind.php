@@ -41,12 +41,27 @@ final readonly class LastOfKind
     {
         $said = [];
         foreach (DB::table('parts AS p')
-            ->joinLateral(DB::table('movements AS m')->whereColumn('m.part_id', 'p.id')->whereNotIn('m.kind', ['counted', 'moved'])->orderByDesc('m.id')->limit(1), 'm')
+            ->joinLateral(
+                DB::table('movements AS m')->whereColumn('m.part_id', 'p.id')->whereNotIn(
+                    'm.kind',
+                    ['counted', 'moved'],
+                )->orderByDesc('m.id')->limit(1),
+                'm',
+            )
             ->join('jobs AS j', 'j.id', '=', 'm.job_id')->join('machines AS x', 'x.id', '=', 'j.machine_id')
-            ->where('p.on_hand', 0)->whereNull('p.counts_with_id')->where('m.kind', 'used')->whereNotNull('m.position')->where('m.at', '>', now()->subYears(self::YEARS))
+            ->where('p.on_hand', 0)
+            ->whereNull('p.counts_with_id')
+            ->where('m.kind', 'used')
+            ->whereNotNull('m.position')
+            ->where('m.at', '>', now()->subYears(self::YEARS))
             ->whereIn('p.id', $partIds)
             ->get(['p.id', 'm.position', 'm.at', 'x.tag', 'x.family']) as $row) {
-            $said[(int) $row->id] = sprintf('The last spare went into %s of %s on %s.', $this->knowledge->positionName((string) $row->family, (string) $row->position), $row->tag, $this->day(Carbon::parse((string) $row->at)));
+            $said[(int) $row->id] = sprintf(
+                'The last spare went into %s of %s on %s.',
+                $this->knowledge->positionName((string) $row->family, (string) $row->position),
+                $row->tag,
+                $this->day(Carbon::parse((string) $row->at)),
+            );
         }
 
         return $said;
@@ -62,20 +77,37 @@ final readonly class LastOfKind
         if ($turns->isEmpty()) {
             return [];
         }
-        $machines = Machine::query()->whereIn('id', $turns->pluck('machine_id')->unique())->whereNotIn('place', ['scrap', 'donor'])->get()->keyBy('id');
-        $fitted = Fitting::query()->whereIn('machine_id', $machines->keys())->whereNull('removed_at')->get()->keyBy(static fn (Fitting $f): string => "{$f->machine_id} {$f->position}");
+        $machines = Machine::query()->whereIn('id', $turns->pluck('machine_id')->unique())
+            ->whereNotIn('place', ['scrap', 'donor'])
+            ->get()
+            ->keyBy('id');
+        $fitted = Fitting::query()->whereIn('machine_id', $machines->keys())
+            ->whereNull('removed_at')
+            ->get()
+            ->keyBy(static fn (Fitting $f): string => "{$f->machine_id} {$f->position}");
         $said = $alike = [];
         foreach ($turns->groupBy(static fn (RailTurn $t): string => "{$t->machine_id} {$t->position}") as $key => $own) {
             $latest = $own->last();
             $machine = $latest === null ? null : $machines->get($latest->machine_id);
-            $position = $machine === null || $latest === null ? null : ($this->knowledge->family($machine->family)->positions[$latest->position] ?? null);
+            $position = $machine === null || $latest === null
+                ? null
+                : ($this->knowledge->family($machine->family)->positions[$latest->position] ?? null);
             if ($machine === null || $position === null || $this->faces->from($position, $own, $fitted->get($key))->left() > 0) {
                 continue;
             }
-            $parts = PartChoice::fitting($alike[$position->partClass] ??= Part::query()->where('class', $position->partClass)->orderBy('id')->get(), $this->knowledge->family($machine->family), $position->code);
+            $parts = PartChoice::fitting(
+                $alike[$position->partClass] ??= Part::query()->where('class', $position->partClass)->orderBy('id')->get(),
+                $this->knowledge->family($machine->family),
+                $position->code,
+            );
             $part = $parts->firstWhere('counts_with_id', null);
             if ($part !== null && $parts->sum('on_hand') === 0 && in_array($part->id, $partIds, true)) {
-                $said[$part->id] = sprintf('The last fresh face of %s of %s runs since %s.', $position->name, $machine->tag, $this->day($latest->at));
+                $said[$part->id] = sprintf(
+                    'The last fresh face of %s of %s runs since %s.',
+                    $position->name,
+                    $machine->tag,
+                    $this->day($latest->at),
+                );
             }
         }
 

@@ -27,7 +27,10 @@ final readonly class OrderController
     public function send(SendOrderRequest $request): OrdersView
     {
         Gate::authorize(Ability::MoveStock);
-        $supplier = Supplier::query()->find($request->integer('supplier')) ?? throw Refused::notFound('supplier', 'There is no such supplier.');
+        $supplier = Supplier::query()->find($request->integer('supplier')) ?? throw Refused::notFound(
+            'supplier',
+            'There is no such supplier.',
+        );
         $this->keep->send($supplier, $request->packs(), $request->words('note'), Here::person(), $request->boolean('lessIsRight'));
 
         return $this->orders->all();
@@ -37,7 +40,14 @@ final readonly class OrderController
     {
         Gate::authorize(Ability::MoveStock);
         $found = OrderLine::query()->where('order_id', $order)->findOrFail($line);
-        $this->keep->receive($found, $request->integer('quantity'), $request->wholeOrNull('packCostMinor'), $request->boolean('moreIsRight'), Here::person(), $request->words('batch'));
+        $this->keep->receive(
+            $found,
+            $request->integer('quantity'),
+            $request->wholeOrNull('packCostMinor'),
+            $request->boolean('moreIsRight'),
+            Here::person(),
+            $request->words('batch'),
+        );
 
         return $this->orders->all();
     }
@@ -67,17 +77,36 @@ final readonly class OrderController
     {
         $found = Order::query()->with(['lines.part', 'supplier', 'person'])->findOrFail($order);
 
-        return $pdf->of("order-{$found->id}", 'order', ['order' => $found, 'rows' => $this->rows($found), 'shop' => Setting::text('shop_name'), 'currency' => Setting::text('currency'), 'day' => $found->sent_at->setTimezone(Setting::text('zone'))->format('j F Y')]);
+        return $pdf->of(
+            "order-{$found->id}",
+            'order',
+            [
+                'order' => $found,
+                'rows' => $this->rows($found),
+                'shop' => Setting::text('shop_name'),
+                'currency' => Setting::text('currency'),
+                'day' => $found->sent_at->setTimezone(Setting::text('zone'))->format('j F Y'),
+            ],
+        );
     }
 
     /** @return list<array{string, string, string, int, int, int}> their number, ours, name, packs, pieces in one, what one costs */
     private function rows(Order $order): array
     {
-        $numbers = Supply::query()->where('supplier_id', $order->supplier_id)->whereIn('part_id', $order->lines->pluck('part_id'))->pluck('number', 'part_id');
+        $numbers = Supply::query()->where('supplier_id', $order->supplier_id)
+            ->whereIn('part_id', $order->lines->pluck('part_id'))
+            ->pluck('number', 'part_id');
         $rows = [];
         foreach ($order->lines as $line) {
             $number = $numbers[$line->part_id] ?? '';
-            $rows[] = [is_string($number) ? $number : '', $line->part->number, $line->part->name, $line->packs, $line->pack, $line->pack_cost_minor];
+            $rows[] = [
+                is_string($number) ? $number : '',
+                $line->part->number,
+                $line->part->name,
+                $line->packs,
+                $line->pack,
+                $line->pack_cost_minor,
+            ];
         }
 
         return $rows;

@@ -30,12 +30,27 @@ final readonly class OrderView extends View
     /** The relations supplier, person and lines.part must be loaded. */
     public static function of(Order $order): self
     {
-        $lines = array_values($order->lines->map(static fn (OrderLine $l): OrderLineView => new OrderLineView($l->id, $l->part->number, $l->part->name, $l->part->bin, $l->packs, $l->pack, $l->pack_cost_minor, $l->received, $l->open()))->all());
+        $lines = array_values($order->lines->map(static fn (OrderLine $l): OrderLineView => new OrderLineView(
+            $l->id,
+            $l->part->number,
+            $l->part->name,
+            $l->part->bin,
+            $l->packs,
+            $l->pack,
+            $l->pack_cost_minor,
+            $l->received,
+            $l->open(),
+        ))->all());
 
         return new self(
             $order->id, $order->supplier->name, $order->sent_at->toIso8601String(), $order->expected_at->toIso8601String(),
-            $order->closed_at === null && $order->expected_at->isPast(), $order->closed_at?->toIso8601String(), $order->closed_because, $order->note, $order->person->name,
-            $order->freight_minor + array_sum(array_map(static fn (OrderLineView $l): int => $l->packs * $l->packCostMinor, $lines)), $lines,
+            $order->closed_at === null && $order->expected_at->isPast(),
+            $order->closed_at?->toIso8601String(),
+            $order->closed_because,
+            $order->note,
+            $order->person->name,
+            $order->freight_minor + array_sum(array_map(static fn (OrderLineView $l): int => $l->packs * $l->packCostMinor, $lines)),
+            $lines,
         );
     }
 }

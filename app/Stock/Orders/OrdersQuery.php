@@ -28,7 +28,15 @@ final readonly class OrdersQuery
         return new OrdersView(
             $this->proposals(),
             array_values(Order::query()->with($with)->whereNull('closed_at')->orderBy('id')->get()->map(OrderView::of(...))->all()),
-            array_values(Order::query()->with($with)->whereNotNull('closed_at')->orderByDesc('closed_at')->limit(self::CLOSED)->get()->map(OrderView::of(...))->all()),
+            array_values(
+                Order::query()->with($with)
+                    ->whereNotNull('closed_at')
+                    ->orderByDesc('closed_at')
+                    ->limit(self::CLOSED)
+                    ->get()
+                    ->map(OrderView::of(...))
+                    ->all(),
+            ),
             Part::query()->whereNotIn('id', Supply::query()->select('part_id'))->count(),
         );
     }
@@ -43,9 +51,21 @@ final readonly class OrdersQuery
             /** @var Collection<int, Judged> $all */
             $first = $all->firstOrFail();
             $supplier = $first->supply->supplier;
-            $lines = $all->map(static fn (Judged $j): ProposedLineView => self::line($j, $waiting->get($j->supply->part_id)))->sortBy([static fn (ProposedLineView $a, ProposedLineView $b): int => [$b->waiting !== [], $b->risk, $a->name] <=> [$a->waiting !== [], $a->risk, $b->name]]);
+            $lines = $all->map(static fn (Judged $j): ProposedLineView => self::line(
+                $j,
+                $waiting->get($j->supply->part_id),
+            ))->sortBy([static fn (ProposedLineView $a, ProposedLineView $b): int => [$b->waiting !== [], $b->risk, $a->name] <=> [$a->waiting !== [], $a->risk, $b->name]]);
 
-            return new ProposalView($supplier->id, $supplier->name, $supplier->contact, $supplier->minimum_minor, $supplier->freight_minor, round($first->lead->meanDays, 1), array_values($lines->take(self::LINES)->all()), max(0, $lines->count() - self::LINES));
+            return new ProposalView(
+                $supplier->id,
+                $supplier->name,
+                $supplier->contact,
+                $supplier->minimum_minor,
+                $supplier->freight_minor,
+                round($first->lead->meanDays, 1),
+                array_values($lines->take(self::LINES)->all()),
+                max(0, $lines->count() - self::LINES),
+            );
         })->sortBy('name')->all());
     }
 
@@ -53,11 +73,26 @@ final readonly class OrdersQuery
     private static function line(Judged $j, ?Collection $promised): ProposedLineView
     {
         $short = $j->whole('free') - $j->onOrder < 0;
-        $tags = $short ? [...($promised === null ? [] : $promised->map(static fn (Reservation $r): string => $r->job->machine->tag)->all()), ...$j->plannedFor] : [];
+        $tags = $short ? [
+            ...($promised === null ? [] : $promised->map(static fn (Reservation $r): string => $r->job->machine->tag)->all()),
+            ...$j->plannedFor,
+        ] : [];
 
         return new ProposedLineView(
-            $j->supply->part->number, $j->supply->part->name, $j->supply->number, $j->whole('order_packs'), $j->supply->pack, $j->supply->pack_cost_minor, $j->supply->was_minor, $j->whole('free'), $j->whole('reorder_point'),
-            round($j->number('stockout_probability') ?? 0.0, 4), $j->number('cover_weeks'), $j->because(), $j->last, array_values(array_unique($tags)),
+            $j->supply->part->number,
+            $j->supply->part->name,
+            $j->supply->number,
+            $j->whole('order_packs'),
+            $j->supply->pack,
+            $j->supply->pack_cost_minor,
+            $j->supply->was_minor,
+            $j->whole('free'),
+            $j->whole('reorder_point'),
+            round($j->number('stockout_probability') ?? 0.0, 4),
+            $j->number('cover_weeks'),
+            $j->because(),
+            $j->last,
+            array_values(array_unique($tags)),
         );
     }
 }

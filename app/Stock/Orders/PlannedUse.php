@@ -63,7 +63,10 @@ final readonly class PlannedUse
                 $fits["{$family} {$class}"] ??= PartChoice::best($this->knowledge->family($family), $class)->id ?? 0;
                 $part = $fits["{$family} {$class}"];
                 if ($part > 0) {
-                    $planned[$part] = ['count' => ($planned[$part]['count'] ?? 0) + $count, 'tags' => array_values(array_unique([...($planned[$part]['tags'] ?? []), $tag]))];
+                    $planned[$part] = [
+                        'count' => ($planned[$part]['count'] ?? 0) + $count,
+                        'tags' => array_values(array_unique([...($planned[$part]['tags'] ?? []), $tag])),
+                    ];
                 }
             }
         }

@@ -25,8 +25,13 @@ final readonly class ReorderQuery
     /** A part in a bin costs a fifth of its price a year: money, room, what goes out of use (from memory). */
     private const HOLDING_PCT = 20.0;
 
-    public function __construct(private Knowledge $knowledge, private LeadTimes $leadTimes, private ReviewTimes $reviewTimes, private PlannedUse $planned, private LastOfKind $last)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private LeadTimes $leadTimes,
+        private ReviewTimes $reviewTimes,
+        private PlannedUse $planned,
+        private LastOfKind $last,
+    ) {
     }
 
     /**
@@ -39,7 +44,11 @@ final readonly class ReorderQuery
     {
         $rows = $this->bought()->whereIntegerInRaw('s.part_id', $partIds)->get();
 
-        return $rows->isEmpty() ? new Collection : $this->judged($this->judge($rows, $this->planned->all(array_values(array_unique(array_filter(array_column($rows->all(), 'class'), is_string(...))))), $benchMinuteMinor));
+        return $rows->isEmpty() ? new Collection : $this->judged($this->judge(
+            $rows,
+            $this->planned->all(array_values(array_unique(array_filter(array_column($rows->all(), 'class'), is_string(...))))),
+            $benchMinuteMinor,
+        ));
     }
 
     /**
@@ -52,7 +61,10 @@ final readonly class ReorderQuery
         $due = [];
         $planned = $this->planned->all();
         $this->bought()->chunkById(self::CHUNK, function (Collection $rows) use (&$due, $planned, $benchMinuteMinor): void {
-            $due += array_filter($this->judge($rows, $planned, $benchMinuteMinor), static fn (array $j): bool => $j['result']['order_packs'] > 0);
+            $due += array_filter(
+                $this->judge($rows, $planned, $benchMinuteMinor),
+                static fn (array $j): bool => $j['result']['order_packs'] > 0,
+            );
         }, 's.id', 'id');
 
         return $this->judged($due);
@@ -61,8 +73,13 @@ final readonly class ReorderQuery
     /** Where each part that is not counted with another is ordered: bare rows, for the whole shelf is many of them. */
     private function bought(): Builder
     {
-        return DB::table('supplies AS s')->join('parts AS p', 'p.id', '=', 's.part_id')->where('s.preferred', true)->whereNull('p.counts_with_id')
-            ->selectRaw('s.id, s.part_id, s.supplier_id, s.pack, s.pack_cost_minor, p.class, p.shelf_life_weeks, p.on_hand, extract(epoch FROM ?::timestamptz - p.created_at) / 604800 AS weeks', [now()->toIso8601String()]);
+        return DB::table('supplies AS s')->join('parts AS p', 'p.id', '=', 's.part_id')
+            ->where('s.preferred', true)
+            ->whereNull('p.counts_with_id')
+            ->selectRaw(
+                's.id, s.part_id, s.supplier_id, s.pack, s.pack_cost_minor, p.class, p.shelf_life_weeks, p.on_hand, extract(epoch FROM ?::timestamptz - p.created_at) / 604800 AS weeks',
+                [now()->toIso8601String()],
+            );
     }
 
     /**
@@ -74,7 +91,12 @@ final readonly class ReorderQuery
     {
         $ids = array_map(intval(...), array_column($rows->all(), 'part_id'));
         $figures = new StockFigures(array_values($ids));
-        [$weeks, $onHand, $reserved, $onOrder] = [$figures->weeks(self::WEEKS), $figures->onHand(), $figures->reserved(), $figures->onOrder()];
+        [$weeks, $onHand, $reserved, $onOrder] = [
+            $figures->weeks(self::WEEKS),
+            $figures->onHand(),
+            $figures->reserved(),
+            $figures->onOrder(),
+        ];
         $leads = $this->leadTimes->all();
         $reviews = $this->reviewTimes->all();
         $last = $this->last->all(array_values($ids));
@@ -93,9 +115,20 @@ final readonly class ReorderQuery
             $shelfLife = $row->shelf_life_weeks ?? $stocking->shelfLifeWeeks;
             $own = $planned[$id] ?? ['count' => 0, 'tags' => []];
             $judged[$id] = ['supply' => (int) $row->id, 'reserved' => $reserved[$id] ?? 0, 'onOrder' => $onOrder[$id] ?? 0, 'planned' => $own, 'last' => $last[$id] ?? null, 'lead' => $lead, 'history' => array_values($history), 'result' => (new Reorder)->compute([
-                'history' => array_values($history), ...$lead->asked(), 'review_weeks' => $reviews[(int) $row->supplier_id] ?? 0.0, 'service_level' => $stocking->serviceLevel, 'pack_size' => (int) $row->pack,
-                'on_hand' => $onHand[$id] ?? (int) $row->on_hand, 'reserved' => $reserved[$id] ?? 0, 'on_order' => $onOrder[$id] ?? 0, 'planned' => $own['count'], 'order_cost' => self::ORDER_MINUTES * $benchMinuteMinor / 100, 'holding_pct_year' => self::HOLDING_PCT,
-                'unit_cost' => max(0.01, (int) $row->pack_cost_minor / (int) $row->pack / 100), ...($shelfLife === null ? [] : ['shelf_life_weeks' => (float) $shelfLife]), ...(isset($last[$id]) ? ['last_of_kind' => $last[$id]] : []),
+                'history' => array_values($history),
+                ...$lead->asked(),
+                'review_weeks' => $reviews[(int) $row->supplier_id] ?? 0.0,
+                'service_level' => $stocking->serviceLevel,
+                'pack_size' => (int) $row->pack,
+                'on_hand' => $onHand[$id] ?? (int) $row->on_hand,
+                'reserved' => $reserved[$id] ?? 0,
+                'on_order' => $onOrder[$id] ?? 0,
+                'planned' => $own['count'],
+                'order_cost' => self::ORDER_MINUTES * $benchMinuteMinor / 100,
+                'holding_pct_year' => self::HOLDING_PCT,
+                'unit_cost' => max(0.01, (int) $row->pack_cost_minor / (int) $row->pack / 100),
+                ...($shelfLife === null ? [] : ['shelf_life_weeks' => (float) $shelfLife]),
+                ...(isset($last[$id]) ? ['last_of_kind' => $last[$id]] : []),
             ])];
         }
 
@@ -108,10 +141,21 @@ final readonly class ReorderQuery
      */
     private function judged(array $judged): Collection
     {
-        $supplies = Supply::query()->with(['part', 'supplier'])->whereIntegerInRaw('id', array_column($judged, 'supply'))->get()->keyBy('part_id');
+        $supplies = Supply::query()->with(['part', 'supplier'])
+            ->whereIntegerInRaw('id', array_column($judged, 'supply'))
+            ->get()
+            ->keyBy('part_id');
 
         return $supplies->map(static fn (Supply $s): Judged => new Judged(
-            $s, $judged[$s->part_id]['reserved'], $judged[$s->part_id]['onOrder'], $judged[$s->part_id]['planned']['count'], $judged[$s->part_id]['planned']['tags'], $judged[$s->part_id]['last'], $judged[$s->part_id]['lead'], $judged[$s->part_id]['history'], $judged[$s->part_id]['result'],
+            $s,
+            $judged[$s->part_id]['reserved'],
+            $judged[$s->part_id]['onOrder'],
+            $judged[$s->part_id]['planned']['count'],
+            $judged[$s->part_id]['planned']['tags'],
+            $judged[$s->part_id]['last'],
+            $judged[$s->part_id]['lead'],
+            $judged[$s->part_id]['history'],
+            $judged[$s->part_id]['result'],
         ))->toBase();
     }
 }

@@ -18,14 +18,25 @@ final readonly class StockFigures
     /** @param  list<int>  $ids */
     public function __construct(array $ids)
     {
-        $this->ids = [...$ids, ...array_map(intval(...), array_filter(DB::table('parts')->whereIn('counts_with_id', $ids)->pluck('id')->all(), is_numeric(...)))];
+        $this->ids = [
+            ...$ids,
+            ...array_map(
+                intval(...),
+                array_filter(DB::table('parts')->whereIn('counts_with_id', $ids)->pluck('id')->all(), is_numeric(...)),
+            ),
+        ];
     }
 
     /** @return array<int, array<int, int>> part id => weeks ago => how many were taken */
     public function weeks(int $most): array
     {
-        $byWeek = $this->only(DB::table('movements AS m')->join('parts AS p', 'p.id', '=', 'm.part_id'))->whereIn('m.kind', ['used', 'returned'])->where('m.at', '>', now()->subWeeks($most))
-            ->groupBy('root', 'ago')->selectRaw(self::ROOT.' AS root, floor(extract(epoch FROM ?::timestamptz - m.at) / 604800)::int AS ago, -sum(m.quantity) AS n', [now()->toIso8601String()]);
+        $byWeek = $this->only(DB::table('movements AS m')->join('parts AS p', 'p.id', '=', 'm.part_id'))
+            ->whereIn('m.kind', ['used', 'returned'])
+            ->where('m.at', '>', now()->subWeeks($most))
+            ->groupBy('root', 'ago')->selectRaw(
+                self::ROOT.' AS root, floor(extract(epoch FROM ?::timestamptz - m.at) / 604800)::int AS ago, -sum(m.quantity) AS n',
+                [now()->toIso8601String()],
+            );
         $taken = [];
         // one row a part, for the whole shelf is half a million weeks
         foreach (DB::query()->fromSub($byWeek, 'w')->groupBy('root')->selectRaw("root, string_agg(ago || ' ' || n, ',') AS weeks")->pluck('weeks', 'root') as $root => $weeks) {
@@ -53,7 +64,15 @@ final readonly class StockFigures
     /** @return array<int, int> */
     public function onOrder(): array
     {
-        return $this->sums($this->only(DB::table('order_lines AS l')->join('orders AS o', 'o.id', '=', 'l.order_id')->join('parts AS p', 'p.id', '=', 'l.part_id'))->whereNull('o.closed_at'), 'greatest(0, l.packs * l.pack - l.received)');
+        return $this->sums(
+            $this->only(DB::table('order_lines AS l')->join(
+                'orders AS o',
+                'o.id',
+                '=',
+                'l.order_id',
+            )->join('parts AS p', 'p.id', '=', 'l.part_id'))->whereNull('o.closed_at'),
+            'greatest(0, l.packs * l.pack - l.received)',
+        );
     }
 
     private function only(Builder $query): Builder
@@ -64,6 +83,10 @@ final readonly class StockFigures
     /** @return array<int, int> */
     private function sums(Builder $query, string $figure): array
     {
-        return $query->groupBy('root')->selectRaw(self::ROOT." AS root, sum({$figure}) AS n")->pluck('n', 'root')->map(static fn (mixed $n): int => is_numeric($n) ? (int) $n : 0)->all();
+        return $query->groupBy('root')
+            ->selectRaw(self::ROOT." AS root, sum({$figure}) AS n")
+            ->pluck('n', 'root')
+            ->map(static fn (mixed $n): int => is_numeric($n) ? (int) $n : 0)
+            ->all();
     }
 }

@@ -28,7 +28,9 @@ final class SupplierRequest extends Form
     public function messages(): array
     {
         return [
-            'supplier.required' => 'Who sells it?', 'leadDays.required' => 'How many days does it take, as the supplier says?', 'pack.required' => 'How many are in a pack? 1 when it is sold singly.',
+            'supplier.required' => 'Who sells it?',
+            'leadDays.required' => 'How many days does it take, as the supplier says?',
+            'pack.required' => 'How many are in a pack? 1 when it is sold singly.',
             'pack.min' => 'A pack holds at least one.', 'packCostMinor.required' => 'What does a pack cost?',
         ];
     }

@@ -40,8 +40,24 @@ final readonly class SupplyView extends View
     public static function of(Judged $j): self
     {
         return new self(
-            $j->supply->supplier->name, $j->supply->supplier->contact, $j->supply->supplier->lead_days, round($j->lead->meanDays, 1), $j->supply->number, $j->supply->pack, $j->supply->pack_cost_minor,
-            $j->reserved, $j->onOrder, $j->planned, $j->plannedFor, $j->whole('free'), $j->whole('reorder_point'), $j->whole('order_packs'), round($j->number('stockout_probability') ?? 0.0, 4), $j->number('demand_per_week') ?? 0.0, $j->because(), $j->history,
+            $j->supply->supplier->name,
+            $j->supply->supplier->contact,
+            $j->supply->supplier->lead_days,
+            round($j->lead->meanDays, 1),
+            $j->supply->number,
+            $j->supply->pack,
+            $j->supply->pack_cost_minor,
+            $j->reserved,
+            $j->onOrder,
+            $j->planned,
+            $j->plannedFor,
+            $j->whole('free'),
+            $j->whole('reorder_point'),
+            $j->whole('order_packs'),
+            round($j->number('stockout_probability') ?? 0.0, 4),
+            $j->number('demand_per_week') ?? 0.0,
+            $j->because(),
+            $j->history,
         );
     }
 }

@@ -28,13 +28,18 @@ final readonly class ClassCosts
     {
     }
 
-    /** @return array{costs: array<string, float>, on_shelf: list<string>, waiting: array<string, float>} costs in minor units, waiting in days for what is not on the shelf */
+    /**
+     * @return array{costs: array<string, float>, on_shelf: list<string>, waiting: array<string, float>} costs in minor units,
+     *   waiting in days for what is not on the shelf
+     */
     public function all(): array
     {
         $costs = $onShelf = [];
         $waiting = array_fill_keys(array_keys($this->knowledge->partClasses), $this->knowledge->bench->waitingDays);
         // both in one question: it is asked with every finding
-        $both = (array) DB::selectOne('SELECT (SELECT json_agg(c) FROM ('.self::COSTS.') c) AS costs, (SELECT json_agg(l) FROM ('.LeadTimes::SQL.') l) AS leads');
+        $both = (array) DB::selectOne(
+            'SELECT (SELECT json_agg(c) FROM ('.self::COSTS.') c) AS costs, (SELECT json_agg(l) FROM ('.LeadTimes::SQL.') l) AS leads',
+        );
         $leads = LeadTimes::from(self::rows($both['leads'] ?? null));
         foreach (self::rows($both['costs'] ?? null) as $row) {
             $class = (string) $row->class;
@@ -48,7 +53,10 @@ final readonly class ClassCosts
                 $onShelf[] = $class;
                 unset($waiting[$class]);
             } else {
-                $days = array_map(static fn (mixed $id): float => ($leads[(int) $id] ?? null)->meanDays ?? INF, array_filter((array) $row->suppliers));
+                $days = array_map(
+                    static fn (mixed $id): float => ($leads[(int) $id] ?? null)->meanDays ?? INF,
+                    array_filter((array) $row->suppliers),
+                );
                 $waiting[$class] = min([$waiting[$class], ...$days]);
             }
         }

@@ -24,7 +24,13 @@ final readonly class KeepPart
 
     public function add(string $number, string $name, string $class, string $bin, string $words = ''): Part
     {
-        return Part::query()->create(['number' => $number, 'name' => $name, 'class' => $this->classOf($class), 'bin' => mb_strtoupper($bin), 'words' => $words]);
+        return Part::query()->create([
+            'number' => $number,
+            'name' => $name,
+            'class' => $this->classOf($class),
+            'bin' => mb_strtoupper($bin),
+            'words' => $words,
+        ]);
     }
 
     /**
@@ -32,14 +38,30 @@ final readonly class KeepPart
      *
      * @throws Refused when somebody changed it meanwhile
      */
-    public function change(Part $part, int $version, string $name, string $class, string $words, ?string $notes, array $fits, ?int $shelfLifeWeeks): void
-    {
+    public function change(
+        Part $part,
+        int $version,
+        string $name,
+        string $class,
+        string $words,
+        ?string $notes,
+        array $fits,
+        ?int $shelfLifeWeeks,
+    ): void {
         DB::transaction(function () use ($part, $version, $name, $class, $words, $notes, $fits, $shelfLifeWeeks): void {
             $part = Part::query()->lockForUpdate()->findOrFail($part->id);
             if ($part->version !== $version) {
                 throw Refused::because('version', 'Somebody changed this part meanwhile. Look at it again, then make your change.');
             }
-            $part->update(['name' => $name, 'class' => $this->classOf($class), 'words' => $words, 'notes' => $notes, 'fits' => Fit::read($fits, $this->knowledge)->toArray(), 'shelf_life_weeks' => $shelfLifeWeeks, 'version' => $version + 1]);
+            $part->update([
+                'name' => $name,
+                'class' => $this->classOf($class),
+                'words' => $words,
+                'notes' => $notes,
+                'fits' => Fit::read($fits, $this->knowledge)->toArray(),
+                'shelf_life_weeks' => $shelfLifeWeeks,
+                'version' => $version + 1,
+            ]);
             PartChoice::sorted();
         });
     }
@@ -50,7 +72,11 @@ final readonly class KeepPart
         if ($part->is($other)) {
             throw InputError::at('other', 'A part does not stand in for itself.');
         }
-        DB::table('part_substitutes')->upsert([['part_id' => $part->id, 'substitute_id' => $other->id, 'note' => $note]], ['part_id', 'substitute_id'], ['note']);
+        DB::table('part_substitutes')->upsert(
+            [['part_id' => $part->id, 'substitute_id' => $other->id, 'note' => $note]],
+            ['part_id', 'substitute_id'],
+            ['note'],
+        );
     }
 
     public function noSubstitute(Part $part, Part $other): void
@@ -87,8 +113,15 @@ final readonly class KeepPart
         $root = Part::query()->lockForUpdate()->findOrFail($of->used_of_id ?? $of->id);
 
         return Part::query()->where(['used_of_id' => $root->id, 'grade' => $grade->value])->first() ?? Part::query()->create([
-            'number' => $grade->numberOf($root->number), 'name' => "{$root->name}, {$grade->words()}", 'class' => $root->class, 'bin' => $root->bin, 'words' => $root->words,
-            'fits' => $root->fits, 'used_of_id' => $root->id, 'grade' => $grade->value, 'counts_with_id' => $root->counts_with_id ?? $root->id,
+            'number' => $grade->numberOf($root->number),
+            'name' => "{$root->name}, {$grade->words()}",
+            'class' => $root->class,
+            'bin' => $root->bin,
+            'words' => $root->words,
+            'fits' => $root->fits,
+            'used_of_id' => $root->id,
+            'grade' => $grade->value,
+            'counts_with_id' => $root->counts_with_id ?? $root->id,
         ]);
     }
 
@@ -116,6 +149,11 @@ final readonly class KeepPart
 
     private function classOf(string $class): string
     {
-        return isset($this->knowledge->partClasses[$class]) ? $class : throw InputError::unknown('class', 'part class', $class, array_keys($this->knowledge->partClasses));
+        return isset($this->knowledge->partClasses[$class]) ? $class : throw InputError::unknown(
+            'class',
+            'part class',
+            $class,
+            array_keys($this->knowledge->partClasses),
+        );
     }
 }

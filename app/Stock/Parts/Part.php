@@ -73,7 +73,10 @@ final class Part extends Model
      */
     public static function index(array $ids): void
     {
-        DB::update("UPDATE parts SET search = lower(concat_ws(' ', number, name, nullif(words, ''), (SELECT string_agg(s.number, ' ' ORDER BY s.number) FROM supplies s WHERE s.part_id = parts.id))) WHERE id = ANY (?::bigint[])", ['{'.implode(',', $ids).'}']);
+        DB::update(
+            "UPDATE parts SET search = lower(concat_ws(' ', number, name, nullif(words, ''), (SELECT string_agg(s.number, ' ' ORDER BY s.number) FROM supplies s WHERE s.part_id = parts.id))) WHERE id = ANY (?::bigint[])",
+            ['{'.implode(',', $ids).'}'],
+        );
     }
 
     /** @return BelongsTo<Part, $this> */
@@ -109,13 +112,20 @@ final class Part extends Model
     /** @throws Refused when there is none */
     public static function numbered(string $number): self
     {
-        return self::query()->where('number', $number)->first() ?? throw Refused::notFound('part', "There is no part “{$number}” on the shelf. Check the number, or make it known at Shelf first.");
+        return self::query()->where('number', $number)->first() ?? throw Refused::notFound(
+            'part',
+            "There is no part “{$number}” on the shelf. Check the number, or make it known at Shelf first.",
+        );
     }
 
     /** @return list<string> classes of the parts it is declared a substitute of */
     public function standsInFor(): array
     {
         /** @var list<string> */
-        return DB::table('part_substitutes')->join('parts', 'parts.id', '=', 'part_substitutes.part_id')->where('substitute_id', $this->id)->distinct()->pluck('class')->all();
+        return DB::table('part_substitutes')->join('parts', 'parts.id', '=', 'part_substitutes.part_id')
+            ->where('substitute_id', $this->id)
+            ->distinct()
+            ->pluck('class')
+            ->all();
     }
 }

@@ -41,8 +41,18 @@ final readonly class PartController
     {
         Gate::authorize(Ability::MoveStock);
         $this->keep->change(
-            Part::numbered($number), $request->integer('version'), $request->string('name')->trim()->toString(), $request->string('class')->toString(), $request->words('words') ?? '', $request->words('notes'),
-            ['families' => (array) $request->input('families'), 'positions' => (array) $request->input('positions'), 'traits' => (array) $request->input('traits', [])], $request->wholeOrNull('shelfLifeWeeks'),
+            Part::numbered($number),
+            $request->integer('version'),
+            $request->string('name')->trim()->toString(),
+            $request->string('class')->toString(),
+            $request->words('words') ?? '',
+            $request->words('notes'),
+            [
+                'families' => (array) $request->input('families'),
+                'positions' => (array) $request->input('positions'),
+                'traits' => (array) $request->input('traits', []),
+            ],
+            $request->wholeOrNull('shelfLifeWeeks'),
         );
 
         return $this->parts->page($number);
@@ -51,7 +61,11 @@ final readonly class PartController
     public function substitute(string $number, OtherPartRequest $request): PartPageView
     {
         Gate::authorize(Ability::MoveStock);
-        $this->keep->substitute(Part::numbered($number), Part::numbered($request->string('other')->trim()->toString()), $request->words('note'));
+        $this->keep->substitute(
+            Part::numbered($number),
+            Part::numbered($request->string('other')->trim()->toString()),
+            $request->words('note'),
+        );
 
         return $this->parts->page($number);
     }
@@ -94,8 +108,21 @@ final readonly class PartController
     {
         Gate::authorize(Ability::MoveStock);
         DB::transaction(function () use ($number, $request, $keep): void {
-            $supplier = $keep->supplier($request->string('supplier')->trim()->toString(), $request->integer('leadDays'), $request->wholeOrNull('minimumMinor'), $request->wholeOrNull('freightMinor'), $request->words('contact'));
-            $keep->supply(Part::numbered($number), $supplier, $request->words('number'), $request->integer('pack'), $request->integer('packCostMinor'), $request->boolean('prefer'));
+            $supplier = $keep->supplier(
+                $request->string('supplier')->trim()->toString(),
+                $request->integer('leadDays'),
+                $request->wholeOrNull('minimumMinor'),
+                $request->wholeOrNull('freightMinor'),
+                $request->words('contact'),
+            );
+            $keep->supply(
+                Part::numbered($number),
+                $supplier,
+                $request->words('number'),
+                $request->integer('pack'),
+                $request->integer('packCostMinor'),
+                $request->boolean('prefer'),
+            );
         });
 
         return $this->parts->page($number);
@@ -112,7 +139,11 @@ final readonly class PartController
     public function flag(string $number, int $movement, FlagBatchRequest $request, FlagBatch $flag): PartPageView
     {
         Gate::authorize(Ability::MoveStock);
-        $flag->flag(Movement::query()->where('part_id', Part::numbered($number)->id)->findOrFail($movement), $request->string('because')->trim()->toString(), Here::person());
+        $flag->flag(
+            Movement::query()->where('part_id', Part::numbered($number)->id)->findOrFail($movement),
+            $request->string('because')->trim()->toString(),
+            Here::person(),
+        );
 
         return $this->parts->page($number);
     }
@@ -129,7 +160,15 @@ final readonly class PartController
     public function recipe(string $number, RecipeRequest $request, MakePart $make): PartPageView
     {
         Gate::authorize(Ability::MoveStock);
-        $make->recipe(Part::numbered($number), $request->string('material')->toString(), $request->float('grams'), $request->integer('pricePerKgMinor'), $request->float('printMinutes'), $request->float('handMinutes'), $request->words('how'));
+        $make->recipe(
+            Part::numbered($number),
+            $request->string('material')->toString(),
+            $request->float('grams'),
+            $request->integer('pricePerKgMinor'),
+            $request->float('printMinutes'),
+            $request->float('handMinutes'),
+            $request->words('how'),
+        );
 
         return $this->parts->page($number);
     }
@@ -157,7 +196,13 @@ final readonly class PartController
     {
         Gate::authorize(Ability::MoveStock);
         $spool = $request->words('spool');
-        $make->made(Part::numbered($number), $request->integer('quantity'), $spool === null ? null : Spool::coded($spool), $request->words('note'), Here::person());
+        $make->made(
+            Part::numbered($number),
+            $request->integer('quantity'),
+            $spool === null ? null : Spool::coded($spool),
+            $request->words('note'),
+            Here::person(),
+        );
 
         return $this->parts->page($number);
     }

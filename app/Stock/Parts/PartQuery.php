@@ -33,21 +33,34 @@ final readonly class PartQuery
 
     private const FITTED = 40;
 
-    public function __construct(private Knowledge $knowledge, private ReorderQuery $reorder, private LeadTimes $leadTimes, private Bins $bins, private BatchesQuery $batches)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private ReorderQuery $reorder,
+        private LeadTimes $leadTimes,
+        private Bins $bins,
+        private BatchesQuery $batches,
+    ) {
     }
 
     public function page(string $number): PartPageView
     {
         $part = Part::numbered($number)->load(['substitutes', 'successor', 'usedOf', 'recipe']);
         $judged = $this->reorder->of([$part->id], Setting::benchMinuteMinor())->get($part->id);
-        $movements = Movement::query()->with(['part', 'person', 'undoneBy', 'bad', 'machine', 'job.machine'])->where('part_id', $part->id)->orderByDesc('id')->limit(self::MOVEMENTS)->get();
+        $movements = Movement::query()->with(['part', 'person', 'undoneBy', 'bad', 'machine', 'job.machine'])
+            ->where('part_id', $part->id)
+            ->orderByDesc('id')
+            ->limit(self::MOVEMENTS)
+            ->get();
         $batches = $this->batches->of($part);
         $bins = $this->bins->of($part);
 
         return new PartPageView(
             part: PartView::of($part, $this->knowledge, 0, $judged, $batches !== []),
-            bins: array_map(static fn (int|string $bin, int $there): BinStockView => new BinStockView((string) $bin, $there), array_keys($bins), $bins),
+            bins: array_map(
+                static fn (int|string $bin, int $there): BinStockView => new BinStockView((string) $bin, $there),
+                array_keys($bins),
+                $bins,
+            ),
             fits: self::fits(Fit::kept($part->fits)),
             words: $part->words,
             notes: $part->notes,
@@ -56,10 +69,19 @@ final readonly class PartQuery
             version: $part->version,
             supply: $judged === null ? null : SupplyView::of($judged),
             offers: $this->offers($part),
-            promised: array_values(Reservation::query()->with(['job.machine', 'person'])->where('part_id', $part->id)->orderBy('id')->get()->map(static fn (Reservation $r): PromisedView => new PromisedView($r->job_id, $r->job->machine->tag, $r->quantity, $r->person->name, $r->at->toIso8601String()))->all()),
+            promised: array_values(Reservation::query()->with(['job.machine', 'person'])->where('part_id', $part->id)->orderBy('id')->get()->map(static fn (Reservation $r): PromisedView => new PromisedView(
+                $r->job_id,
+                $r->job->machine->tag,
+                $r->quantity,
+                $r->person->name,
+                $r->at->toIso8601String(),
+            ))->all()),
             fitted: $this->fitted($part),
             substitutes: self::others($part->substitutes),
-            standsInFor: self::others(Part::query()->whereIn('id', DB::table('part_substitutes')->where('substitute_id', $part->id)->select('part_id'))->orderBy('number')->get()),
+            standsInFor: self::others(Part::query()->whereIn(
+                'id',
+                DB::table('part_substitutes')->where('substitute_id', $part->id)->select('part_id'),
+            )->orderBy('number')->get()),
             used: self::others(Part::query()->where('used_of_id', $part->id)->orderBy('number')->get()),
             usedOf: $part->usedOf === null ? null : self::other($part->usedOf),
             successor: $part->successor === null ? null : self::other($part->successor),
@@ -73,10 +95,21 @@ final readonly class PartQuery
     public function recipe(Recipe $recipe): RecipeView
     {
         $density = $this->knowledge->materials[strtoupper($recipe->material)]->densityGCm3 ?? 1.24;
-        $cost = MadeCost::of((float) $recipe->grams, $recipe->price_per_kg_minor / 100, (float) $recipe->hand_minutes, Setting::benchMinuteMinor() / 100, $density);
+        $cost = MadeCost::of(
+            (float) $recipe->grams,
+            $recipe->price_per_kg_minor / 100,
+            (float) $recipe->hand_minutes,
+            Setting::benchMinuteMinor() / 100,
+            $density,
+        );
 
         return new RecipeView(
-            $recipe->material, (float) $recipe->grams, round($cost->lengthM, 2), $recipe->price_per_kg_minor, (float) $recipe->print_minutes, (float) $recipe->hand_minutes,
+            $recipe->material,
+            (float) $recipe->grams,
+            round($cost->lengthM, 2),
+            $recipe->price_per_kg_minor,
+            (float) $recipe->print_minutes,
+            (float) $recipe->hand_minutes,
             (int) round(100 * $cost->material), (int) round(100 * $cost->hands), $recipe->file_name, $recipe->how,
         );
     }

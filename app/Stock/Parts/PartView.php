@@ -22,7 +22,8 @@ final readonly class PartView extends View
         #[OA\Property] public int $onHand,
         #[OA\Property] public int $valueMinor,
         #[OA\Property(description: 'used in the last 90 days')] public int $usedLately,
-        #[OA\Property(description: 'weeks what is free lasts; null where nothing is asked for, or nobody sells it')] public ?float $coverWeeks,
+        #[OA\Property(description: 'weeks what is free lasts; null where nothing is asked for, or nobody sells it')]
+        public ?float $coverWeeks,
         #[OA\Property(description: 'weeks the reorder point is worth')] public ?float $orderAtWeeks,
         #[OA\Property] public bool $toOrder,
         #[OA\Property(enum: SpareGrade::class)] public string $grade,

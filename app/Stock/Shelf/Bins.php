@@ -21,7 +21,11 @@ final class Bins
     /** @return array<string, int> bin => how many, the home bin first */
     public function of(Part $part): array
     {
-        $all = DB::table('bin_stocks')->where('part_id', $part->id)->where('on_hand', '>', 0)->orderByRaw('bin <> ?, bin', [$part->bin])->pluck('on_hand', 'bin')->all();
+        $all = DB::table('bin_stocks')->where('part_id', $part->id)
+            ->where('on_hand', '>', 0)
+            ->orderByRaw('bin <> ?, bin', [$part->bin])
+            ->pluck('on_hand', 'bin')
+            ->all();
 
         return array_map(static fn (mixed $n): int => is_numeric($n) ? (int) $n : 0, $all);
     }
@@ -35,7 +39,16 @@ final class Bins
     {
         $all = $this->of($part);
         if ($bin !== null) {
-            return ($all[$bin] ?? 0) >= $quantity ? $bin : throw Refused::because('quantity', sprintf('%s of %s in bin %s, and %d are asked for.', ($all[$bin] ?? 0) === 0 ? 'There is none' : "Only {$all[$bin]}", $part->name, $bin, $quantity));
+            return ($all[$bin] ?? 0) >= $quantity ? $bin : throw Refused::because(
+                'quantity',
+                sprintf(
+                    '%s of %s in bin %s, and %d are asked for.',
+                    ($all[$bin] ?? 0) === 0 ? 'There is none' : "Only {$all[$bin]}",
+                    $part->name,
+                    $bin,
+                    $quantity,
+                ),
+            );
         }
         foreach ($all as $name => $there) {
             if ($there >= $quantity) {
@@ -44,7 +57,10 @@ final class Bins
         }
         throw Refused::because('quantity', match (true) {
             $part->on_hand === 0 => "There is no {$part->name} on the shelf (bin {$part->bin}). Receive some first, or count the bin.",
-            count($all) > 1 && $part->on_hand >= $quantity => "No one bin holds {$quantity} of {$part->name}: ".implode(', ', array_map(static fn (int|string $name, int $n): string => "{$n} in {$name}", array_keys($all), $all)).'. Take them bin by bin.',
+            count($all) > 1 && $part->on_hand >= $quantity => "No one bin holds {$quantity} of {$part->name}: ".implode(
+                ', ',
+                array_map(static fn (int|string $name, int $n): string => "{$n} in {$name}", array_keys($all), $all),
+            ).'. Take them bin by bin.',
             default => "Only {$part->on_hand} of {$part->name} on the shelf (bin {$part->bin}), and {$quantity} are asked for.",
         });
     }

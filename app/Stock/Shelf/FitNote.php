@@ -15,13 +15,21 @@ final readonly class FitNote
      * @param  'scrap'|'spare'|'seller'|'lost'|null  $oldBecame  nothing when nobody said
      * @param  'tested'|'untested'|null  $oldGrade  of a spare
      */
-    public function __construct(public ?string $reason = null, public bool $upgrade = false, public ?string $oldBecame = null, public ?string $oldGrade = null, public bool $allTheSame = false)
-    {
+    public function __construct(
+        public ?string $reason = null,
+        public bool $upgrade = false,
+        public ?string $oldBecame = null,
+        public ?string $oldGrade = null,
+        public bool $allTheSame = false,
+    ) {
         if ($allTheSame && mb_strlen(trim((string) $reason)) < 3) {
             throw InputError::at('reason', 'All the same, because …: say why it goes there. Whoever opens this machine next reads it.');
         }
         if (($oldBecame === 'spare') !== ($oldGrade !== null)) {
-            throw InputError::at('oldGrade', $oldBecame === 'spare' ? 'A spare is tested or untested; say which.' : 'Only a spare has a grade.');
+            throw InputError::at(
+                'oldGrade',
+                $oldBecame === 'spare' ? 'A spare is tested or untested; say which.' : 'Only a spare has a grade.',
+            );
         }
     }
 }

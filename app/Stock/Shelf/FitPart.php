@@ -29,9 +29,19 @@ final readonly class FitPart
         $family = $this->knowledge->family($machine->family);
         $of = $family->positions[$position] ?? throw InputError::unknown('position', 'position', $position, array_keys($family->positions));
         $part = $movement->part;
-        $refusals = (new Seat($this->knowledge, $family, $of))->refuses($part->name, $part->class, $part->standsInFor(), Fit::kept($part->fits), abs($movement->quantity));
+        $refusals = (new Seat($this->knowledge, $family, $of))->refuses(
+            $part->name,
+            $part->class,
+            $part->standsInFor(),
+            Fit::kept($part->fits),
+            abs($movement->quantity),
+        );
         if ($refusals !== [] && ! $note->allTheSame) {
-            throw Refused::because('position', ...$refusals, ...['Choose another position or part; or fit it all the same, with the reason.']);
+            throw Refused::because(
+                'position',
+                ...$refusals,
+                ...['Choose another position or part; or fit it all the same, with the reason.'],
+            );
         }
         $old = $this->end($machine, $position, $note, $movement);
         Fitting::query()->create([
@@ -61,15 +71,32 @@ final readonly class FitPart
         if ($before?->became === 'spare') {
             $this->salvage->undo($machine, $before, $movement);
         }
-        $before?->update(['removed_at' => null, 'removed_hours' => null, 'removed_by' => null, 'ended_by' => null, 'became' => null, 'grade' => null]);
+        $before?->update([
+            'removed_at' => null,
+            'removed_hours' => null,
+            'removed_by' => null,
+            'ended_by' => null,
+            'became' => null,
+            'grade' => null,
+        ]);
     }
 
     /** What sat there, ended. */
     private function end(Machine $machine, string $position, FitNote $note, Movement $movement): ?Fitting
     {
         /** @var Fitting|null $old */
-        $old = Fitting::query()->where(['machine_id' => $machine->id, 'position' => $position])->whereNull('removed_at')->latest('id')->first();
-        $old?->update(['removed_at' => now(), 'removed_hours' => $machine->hours, 'removed_by' => $movement->person_id, 'ended_by' => $movement->id, 'became' => $note->oldBecame, 'grade' => $note->oldGrade]);
+        $old = Fitting::query()->where(['machine_id' => $machine->id, 'position' => $position])
+            ->whereNull('removed_at')
+            ->latest('id')
+            ->first();
+        $old?->update([
+            'removed_at' => now(),
+            'removed_hours' => $machine->hours,
+            'removed_by' => $movement->person_id,
+            'ended_by' => $movement->id,
+            'became' => $note->oldBecame,
+            'grade' => $note->oldGrade,
+        ]);
         if ($old !== null && $note->oldBecame === 'spare') {
             $this->salvage->keep($machine, $old, $movement->job, $movement->person);
         }

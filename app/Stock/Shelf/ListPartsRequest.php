@@ -11,6 +11,11 @@ final class ListPartsRequest extends Form
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['text' => ['nullable', 'string', 'max:100'], 'class' => ['nullable', 'string', 'max:40'], 'family' => ['nullable', 'string', 'max:40'], 'after' => ['nullable', 'string', 'max:60']];
+        return [
+            'text' => ['nullable', 'string', 'max:100'],
+            'class' => ['nullable', 'string', 'max:40'],
+            'family' => ['nullable', 'string', 'max:40'],
+            'after' => ['nullable', 'string', 'max:60'],
+        ];
     }
 }

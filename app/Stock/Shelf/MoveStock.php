@@ -24,11 +24,29 @@ final readonly class MoveStock
     }
 
     /** @param  string|null  $batch  what is printed on the bag */
-    public function receive(Part $part, int $quantity, int $unitCostMinor, ?string $note, Person $by, ?OrderLine $line = null, ?string $bin = null, ?string $batch = null): Movement
-    {
+    public function receive(
+        Part $part,
+        int $quantity,
+        int $unitCostMinor,
+        ?string $note,
+        Person $by,
+        ?OrderLine $line = null,
+        ?string $bin = null,
+        ?string $batch = null,
+    ): Movement {
         $this->atLeastOne($quantity);
 
-        return $this->move($part, fn (Part $part): Movement => $this->make($part, 'received', $quantity, $quantity * $unitCostMinor, $by, ['note' => $note, 'order_line_id' => $line?->id, 'batch' => $batch, 'bin' => $bin ?? $part->bin]));
+        return $this->move(
+            $part,
+            fn (Part $part): Movement => $this->make(
+                $part,
+                'received',
+                $quantity,
+                $quantity * $unitCostMinor,
+                $by,
+                ['note' => $note, 'order_line_id' => $line?->id, 'batch' => $batch, 'bin' => $bin ?? $part->bin],
+            ),
+        );
     }
 
     /** One or more that the shop has made itself. */
@@ -36,19 +54,62 @@ final readonly class MoveStock
     {
         $this->atLeastOne($quantity);
 
-        return $this->move($part, fn (Part $part): Movement => $this->make($part, 'made', $quantity, $valueMinor, $by, ['note' => $note, 'bin' => $part->bin]));
+        return $this->move(
+            $part,
+            fn (Part $part): Movement => $this->make($part, 'made', $quantity, $valueMinor, $by, ['note' => $note, 'bin' => $part->bin]),
+        );
     }
 
     /** Out of a machine onto the shelf, with where it comes from. */
-    public function salvaged(Part $part, int $valueMinor, Machine $from, string $position, ?float $hours, ?string $note, ?Job $job, Person $by): Movement
-    {
-        return $this->move($part, fn (Part $part): Movement => $this->make($part, 'salvaged', 1, $valueMinor, $by, ['note' => $note, 'machine_id' => $from->id, 'position' => $position, 'hours' => $hours, 'job_id' => $job?->id, 'bin' => $part->bin]));
+    public function salvaged(
+        Part $part,
+        int $valueMinor,
+        Machine $from,
+        string $position,
+        ?float $hours,
+        ?string $note,
+        ?Job $job,
+        Person $by,
+    ): Movement {
+        return $this->move(
+            $part,
+            fn (Part $part): Movement => $this->make(
+                $part,
+                'salvaged',
+                1,
+                $valueMinor,
+                $by,
+                [
+                    'note' => $note,
+                    'machine_id' => $from->id,
+                    'position' => $position,
+                    'hours' => $hours,
+                    'job_id' => $job?->id,
+                    'bin' => $part->bin,
+                ],
+            ),
+        );
     }
 
     /** A kept spare goes back into the machine it came out of. */
     public function notSalvaged(Movement $kept, Person $by): Movement
     {
-        return $this->move($kept->part, fn (Part $part): Movement => $this->leave($part, 'salvaged', 1, $by, ['machine_id' => $kept->machine_id, 'position' => $kept->position, 'job_id' => $kept->job_id, 'undoes_id' => $kept->id, 'bin' => $kept->bin]));
+        return $this->move(
+            $kept->part,
+            fn (Part $part): Movement => $this->leave(
+                $part,
+                'salvaged',
+                1,
+                $by,
+                [
+                    'machine_id' => $kept->machine_id,
+                    'position' => $kept->position,
+                    'job_id' => $kept->job_id,
+                    'undoes_id' => $kept->id,
+                    'bin' => $kept->bin,
+                ],
+            ),
+        );
     }
 
     public function take(Part $part, int $quantity, Job $job, ?string $position, Person $by, ?string $bin = null): Movement
@@ -57,7 +118,13 @@ final readonly class MoveStock
 
         return $this->move($part, function (Part $part) use ($quantity, $job, $position, $by, $bin): Movement {
             $this->refusePromised($part, $quantity, $job);
-            $movement = $this->leave($part, 'used', $quantity, $by, ['job_id' => $job->id, 'position' => $position, 'bin' => $this->bins->holding($part, $quantity, $bin)]);
+            $movement = $this->leave(
+                $part,
+                'used',
+                $quantity,
+                $by,
+                ['job_id' => $job->id, 'position' => $position, 'bin' => $this->bins->holding($part, $quantity, $bin)],
+            );
             $this->promises->taken($part, $job, $quantity);
             PartChoice::used($job->machine->family, $part, 1);
 
@@ -69,7 +136,16 @@ final readonly class MoveStock
     {
         $this->atLeastOne($quantity);
 
-        return $this->move($part, fn (Part $part): Movement => $this->leave($part, 'scrapped', $quantity, $by, ['note' => $note, 'bin' => $this->bins->holding($part, $quantity, $bin)]));
+        return $this->move(
+            $part,
+            fn (Part $part): Movement => $this->leave(
+                $part,
+                'scrapped',
+                $quantity,
+                $by,
+                ['note' => $note, 'bin' => $this->bins->holding($part, $quantity, $bin)],
+            ),
+        );
     }
 
     /** What was counted in a bin is what is in it; the difference is a movement. */
@@ -79,13 +155,24 @@ final readonly class MoveStock
             throw InputError::at('quantity', 'A count cannot be below zero.');
         }
 
-        return $this->move($part, fn (Part $part): ?Movement => $this->differs($part, $counted - $this->bins->in($part, $bin ?? $part->bin), $by, ['note' => $note, 'bin' => $bin ?? $part->bin]));
+        return $this->move(
+            $part,
+            fn (Part $part): ?Movement => $this->differs(
+                $part,
+                $counted - $this->bins->in($part, $bin ?? $part->bin),
+                $by,
+                ['note' => $note, 'bin' => $bin ?? $part->bin],
+            ),
+        );
     }
 
     /** The difference a stocktake found; what moved since it was counted stays moved. */
     public function correct(Part $part, int $difference, string $bin, Stocktake $found, Person $by): ?Movement
     {
-        return $this->move($part, fn (Part $part): ?Movement => $this->differs($part, $difference, $by, ['bin' => $bin, 'stocktake_id' => $found->id]));
+        return $this->move(
+            $part,
+            fn (Part $part): ?Movement => $this->differs($part, $difference, $by, ['bin' => $bin, 'stocktake_id' => $found->id]),
+        );
     }
 
     /** From one bin into another; when nothing is left in the first one, it is the home of the part no more. */
@@ -119,7 +206,14 @@ final readonly class MoveStock
 
             PartChoice::used($used->job->machine->family ?? '', $part, -1);
 
-            return $this->make($part, 'returned', -$used->quantity, -$used->value_minor, $by, ['job_id' => $used->job_id, 'position' => $used->position, 'undoes_id' => $used->id, 'bin' => $used->bin]);
+            return $this->make(
+                $part,
+                'returned',
+                -$used->quantity,
+                -$used->value_minor,
+                $by,
+                ['job_id' => $used->job_id, 'position' => $used->position, 'undoes_id' => $used->id, 'bin' => $used->bin],
+            );
         });
     }
 
@@ -145,7 +239,15 @@ final readonly class MoveStock
         $bin = is_string($more['bin'] ?? null) ? $more['bin'] : $part->bin;
         $this->bins->change($part, $bin, $quantity);
         $part->update(['on_hand' => $part->on_hand + $quantity, 'value_minor' => $part->value_minor + $value]);
-        $movement = Movement::query()->create(['part_id' => $part->id, 'kind' => $kind, 'quantity' => $quantity, 'value_minor' => $value, 'person_id' => $by->id, 'at' => now(), ...$more]);
+        $movement = Movement::query()->create([
+            'part_id' => $part->id,
+            'kind' => $kind,
+            'quantity' => $quantity,
+            'value_minor' => $value,
+            'person_id' => $by->id,
+            'at' => now(),
+            ...$more,
+        ]);
         $movement->setRelation('part', $part);
 
         return $movement;
@@ -167,7 +269,12 @@ final readonly class MoveStock
     {
         $others = $this->promises->toOthers($part, $job);
         if ($others > 0 && $quantity <= $part->on_hand && $quantity > $part->on_hand - $others) {
-            throw Refused::because('quantity', "{$part->on_hand} of {$part->name} on the shelf (bin {$part->bin}), but {$others} promised to other jobs: ".implode(', ', $this->promises->jobs($part, $job)).'. Release one there first.');
+            throw Refused::because(
+                'quantity',
+                "{$part->on_hand} of {$part->name} on the shelf (bin {$part->bin}), but {$others} promised to other jobs: "
+                    .implode(', ', $this->promises->jobs($part, $job))
+                    .'. Release one there first.',
+            );
         }
     }
 

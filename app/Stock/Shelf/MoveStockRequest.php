@@ -27,6 +27,12 @@ final class MoveStockRequest extends Form
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['unitCostMinor.required_if' => 'What did one cost?', 'unitCostMinor.min' => 'A price cannot be below zero.', 'toBin.required_if' => 'Into which bin?', 'toBin.regex' => 'A bin is made of letters, digits and dashes, such as C4.', 'quantity.min' => 'A quantity cannot be below zero.'];
+        return [
+            'unitCostMinor.required_if' => 'What did one cost?',
+            'unitCostMinor.min' => 'A price cannot be below zero.',
+            'toBin.required_if' => 'Into which bin?',
+            'toBin.regex' => 'A bin is made of letters, digits and dashes, such as C4.',
+            'quantity.min' => 'A quantity cannot be below zero.',
+        ];
     }
 }

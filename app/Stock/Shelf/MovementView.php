@@ -35,6 +35,25 @@ final readonly class MovementView extends View
     /** The relations part, person, undoneBy, bad, machine and job.machine must be loaded. */
     public static function of(Movement $m): self
     {
-        return new self($m->id, $m->part->number, $m->part->name, $m->bin, $m->kind, $m->quantity, $m->value_minor, $m->job_id, $m->job?->machine->tag, $m->position, $m->undoneBy !== null, $m->note, $m->batch, $m->bad !== null, $m->machine?->tag, $m->hours === null ? null : (float) $m->hours, $m->person->name, $m->at->toIso8601String());
+        return new self(
+            $m->id,
+            $m->part->number,
+            $m->part->name,
+            $m->bin,
+            $m->kind,
+            $m->quantity,
+            $m->value_minor,
+            $m->job_id,
+            $m->job?->machine->tag,
+            $m->position,
+            $m->undoneBy !== null,
+            $m->note,
+            $m->batch,
+            $m->bad !== null,
+            $m->machine?->tag,
+            $m->hours === null ? null : (float) $m->hours,
+            $m->person->name,
+            $m->at->toIso8601String(),
+        );
     }
 }

@@ -30,13 +30,24 @@ final readonly class ShelfController
 
     public function index(ListPartsRequest $request): ShelfView
     {
-        return $this->shelf->page($request->words('text') ?? '', $request->words('class'), $request->words('family'), $request->words('after'));
+        return $this->shelf->page(
+            $request->words('text') ?? '',
+            $request->words('class'),
+            $request->words('family'),
+            $request->words('after'),
+        );
     }
 
     public function store(NewPartRequest $request, KeepPart $keep): PartPageView
     {
         Gate::authorize(Ability::MoveStock);
-        $part = $keep->add($request->string('number')->toString(), $request->string('name')->trim()->toString(), $request->string('class')->toString(), $request->string('bin')->toString(), $request->words('words') ?? '');
+        $part = $keep->add(
+            $request->string('number')->toString(),
+            $request->string('name')->trim()->toString(),
+            $request->string('class')->toString(),
+            $request->string('bin')->toString(),
+            $request->words('words') ?? '',
+        );
 
         return $this->parts->page($part->number);
     }
@@ -48,14 +59,27 @@ final readonly class ShelfController
         $quantity = $request->integer('quantity');
         $cost = $request->integer('unitCostMinor');
         if ($request->string('kind')->toString() === 'received' && ! $request->boolean('costIsRight') && $part->holding()->odd($cost)) {
-            throw Refused::because('cost', sprintf('One costs %.2f on the shelf and %.2f here: the price of a pack, or in cents? Look again, or say that it is right.', $part->holding()->each() / 100, $cost / 100));
+            throw Refused::because(
+                'cost',
+                sprintf(
+                    'One costs %.2f on the shelf and %.2f here: the price of a pack, or in cents? Look again, or say that it is right.',
+                    $part->holding()->each() / 100,
+                    $cost / 100,
+                ),
+            );
         }
         $note = $request->words('note');
         $bin = $request->words('bin') === null ? null : mb_strtoupper((string) $request->words('bin'));
         DB::transaction(fn (): ?Movement => match ($request->string('kind')->toString()) {
             'received' => $stock->receive($part, $quantity, $cost, $note, Here::person(), null, $bin, $request->words('batch')),
             'scrapped' => $stock->scrap($part, $quantity, $note, Here::person(), $bin),
-            'moved' => $stock->toBin($part, $quantity, $bin ?? $part->bin, mb_strtoupper((string) $request->words('toBin')), Here::person()),
+            'moved' => $stock->toBin(
+                $part,
+                $quantity,
+                $bin ?? $part->bin,
+                mb_strtoupper((string) $request->words('toBin')),
+                Here::person(),
+            ),
             default => $stock->count($part, $quantity, $note, Here::person(), $bin),
         });
 
@@ -70,7 +94,15 @@ final readonly class ShelfController
     public function salvage(string $tag, SalvageRequest $request, Salvage $salvage, DonorsQuery $donors): DonorsView
     {
         Gate::authorize(Ability::MoveStock);
-        $salvage->fromDonor(Machine::query()->where('tag', Tag::read($tag)->text())->firstOrFail(), $request->string('position')->toString(), $request->words('part'), $request->string('grade')->toString(), $request->words('note'), $request->wholeOrNull('valueMinor') ?? 0, Here::person());
+        $salvage->fromDonor(
+            Machine::query()->where('tag', Tag::read($tag)->text())->firstOrFail(),
+            $request->string('position')->toString(),
+            $request->words('part'),
+            $request->string('grade')->toString(),
+            $request->words('note'),
+            $request->wholeOrNull('valueMinor') ?? 0,
+            Here::person(),
+        );
 
         return $donors->all();
     }

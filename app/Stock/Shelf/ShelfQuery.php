@@ -31,7 +31,15 @@ final readonly class ShelfQuery
     /** @param  string|null  $family  only what fits it, as far as that is said */
     public function page(string $text, ?string $class, ?string $family, ?string $after): ShelfView
     {
-        $query = $this->saying($text)->when($family !== null, static fn (Builder $q): Builder => $q->whereRaw("(coalesce(jsonb_array_length(fits->'families'), 0) = 0 OR fits->'families' @> to_jsonb(?::text))", [$family]))->when($class !== null, static fn (Builder $q): Builder => $q->where('class', $class));
+        $query = $this->saying($text)
+            ->when(
+                $family !== null,
+                static fn (Builder $q): Builder => $q->whereRaw(
+                    "(coalesce(jsonb_array_length(fits->'families'), 0) = 0 OR fits->'families' @> to_jsonb(?::text))",
+                    [$family],
+                ),
+            )
+            ->when($class !== null, static fn (Builder $q): Builder => $q->where('class', $class));
         $sums = (clone $query)->toBase()->selectRaw('count(*) AS n, coalesce(sum(value_minor), 0) AS value')->first();
         $all = (int) ($sums->n ?? 0);
         if ($all === 0 && $text !== '') {
@@ -47,7 +55,13 @@ final readonly class ShelfQuery
         $page = $parts->take(self::PAGE);
         $last = $page->last();
 
-        return new ShelfView($this->views($page), $all, (int) ($sums->value ?? 0), $parts->count() > self::PAGE && $last !== null ? "{$last->bin}|{$last->number}" : null, false);
+        return new ShelfView(
+            $this->views($page),
+            $all,
+            (int) ($sums->value ?? 0),
+            $parts->count() > self::PAGE && $last !== null ? "{$last->bin}|{$last->number}" : null,
+            false,
+        );
     }
 
     /**
@@ -87,10 +101,26 @@ final readonly class ShelfQuery
 
         return DB::transaction(function () use ($words, $class): Collection {
             DB::select("SELECT set_config('pg_trgm.word_similarity_threshold', ?, true)", [(string) self::ALIKE]);
-            $every = $this->nearly($words, $class, static fn (Builder $q): Builder => array_reduce($words, static fn (Builder $q, string $word): Builder => $q->whereRaw('? <% search', [$word]), $q));
+            $every = $this->nearly(
+                $words,
+                $class,
+                static fn (Builder $q): Builder => array_reduce(
+                    $words,
+                    static fn (Builder $q, string $word): Builder => $q->whereRaw('? <% search', [$word]),
+                    $q,
+                ),
+            );
 
             // one slip may be past knowing: then those most of whose words are nearly right
-            return $every->isNotEmpty() || count($words) === 1 ? $every : $this->nearly($words, $class, static fn (Builder $q): Builder => array_reduce($words, static fn (Builder $q, string $word): Builder => $q->orWhereRaw('? <% search', [$word]), $q));
+            return $every->isNotEmpty() || count($words) === 1 ? $every : $this->nearly(
+                $words,
+                $class,
+                static fn (Builder $q): Builder => array_reduce(
+                    $words,
+                    static fn (Builder $q, string $word): Builder => $q->orWhereRaw('? <% search', [$word]),
+                    $q,
+                ),
+            );
         });
     }
 
@@ -101,7 +131,10 @@ final readonly class ShelfQuery
      */
     private function nearly(array $words, ?string $class, callable $alike): Collection
     {
-        return Part::query()->when($class !== null, static fn (Builder $q): Builder => $q->where('class', $class))->where(static function (Builder $q) use ($alike): void {
+        return Part::query()->when(
+            $class !== null,
+            static fn (Builder $q): Builder => $q->where('class', $class),
+        )->where(static function (Builder $q) use ($alike): void {
             $alike($q);
         })->orderByRaw(implode(' + ', array_fill(0, count($words), 'word_similarity(?, search)')).' DESC, on_hand > 0 DESC, number', $words)->limit(self::GUESSES)->get();
     }
@@ -122,8 +155,19 @@ final readonly class ShelfQuery
         $used = Movement::query()->whereIn('part_id', $ids)->whereIn('kind', ['used', 'returned'])->where('at', '>', now()->subDays(90))
             ->groupBy('part_id')->selectRaw('part_id, -sum(quantity) as used')->toBase()->pluck('used', 'part_id');
         $judged = $this->reorder->of($ids, Setting::benchMinuteMinor());
-        $bad = BadBatch::query()->whereNull('lifted_at')->whereHas('movement', static fn ($q) => $q->whereIn('part_id', $ids))->with('movement')->get()->map(static fn (BadBatch $b): int => $b->movement->part_id)->all();
+        $bad = BadBatch::query()->whereNull('lifted_at')
+            ->whereHas('movement', static fn ($q) => $q->whereIn('part_id', $ids))
+            ->with('movement')
+            ->get()
+            ->map(static fn (BadBatch $b): int => $b->movement->part_id)
+            ->all();
 
-        return array_values($parts->map(fn (Part $p): PartView => PartView::of($p, $this->knowledge, (int) ($used[$p->id] ?? 0), $judged->get($p->id), in_array($p->id, $bad, true)))->all());
+        return array_values($parts->map(fn (Part $p): PartView => PartView::of(
+            $p,
+            $this->knowledge,
+            (int) ($used[$p->id] ?? 0),
+            $judged->get($p->id),
+            in_array($p->id, $bad, true),
+        ))->all());
     }
 }

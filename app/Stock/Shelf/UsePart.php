@@ -30,7 +30,11 @@ final readonly class UsePart
             }
             $where = $position === null ? '' : ' → '.$this->knowledge->families[$job->machine->family]->positions[$position]->name;
 
-            return new Said('part-used', "Used {$quantity} × {$part->name}, bin {$movement->bin}{$where}".($note->allTheSame ? ", all the same: {$note->reason}" : ($note->upgrade ? ', an upgrade' : '')));
+            return new Said(
+                'part-used',
+                "Used {$quantity} × {$part->name}, bin {$movement->bin}{$where}"
+                    .($note->allTheSame ? ", all the same: {$note->reason}" : ($note->upgrade ? ', an upgrade' : '')),
+            );
         }, at: OnlyAt::the('parts are used', Station::Repair));
     }
 

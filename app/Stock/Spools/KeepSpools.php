@@ -26,15 +26,32 @@ final readonly class KeepSpools
     {
     }
 
-    public function add(string $material, ?string $colour, ?string $lot, float $netG, float $emptyG, int $pricePerKgMinor, ?Carbon $madeOn): Spool
-    {
+    public function add(
+        string $material,
+        ?string $colour,
+        ?string $lot,
+        float $netG,
+        float $emptyG,
+        int $pricePerKgMinor,
+        ?Carbon $madeOn,
+    ): Spool {
         $of = $this->knowledge->material($material);
 
         return DB::transaction(static function () use ($of, $colour, $lot, $netG, $emptyG, $pricePerKgMinor, $madeOn): Spool {
             DB::select('SELECT pg_advisory_xact_lock(?)', [crc32('spool')]);
             $last = Spool::query()->max('id');
 
-            return Spool::query()->create(['code' => 'S'.((is_numeric($last) ? (int) $last : 0) + 1), 'material' => $of->code, 'colour' => $colour, 'lot' => $lot, 'net_g' => $netG, 'empty_g' => $emptyG, 'left_g' => $netG, 'price_per_kg_minor' => $pricePerKgMinor, 'made_on' => $madeOn]);
+            return Spool::query()->create([
+                'code' => 'S'.((is_numeric($last) ? (int) $last : 0) + 1),
+                'material' => $of->code,
+                'colour' => $colour,
+                'lot' => $lot,
+                'net_g' => $netG,
+                'empty_g' => $emptyG,
+                'left_g' => $netG,
+                'price_per_kg_minor' => $pricePerKgMinor,
+                'made_on' => $madeOn,
+            ]);
         });
     }
 
@@ -56,10 +73,20 @@ final readonly class KeepSpools
         $this->write($spool, static function (Spool $spool) use ($grossG): array {
             $left = $grossG - (float) $spool->empty_g;
             if ($left < -self::SCALE_G) {
-                throw InputError::at('grams', sprintf('The empty spool alone weighs %s g. Weigh it with the spool, in grams.', (float) $spool->empty_g));
+                throw InputError::at(
+                    'grams',
+                    sprintf('The empty spool alone weighs %s g. Weigh it with the spool, in grams.', (float) $spool->empty_g),
+                );
             }
             if ($left > (float) $spool->net_g + self::SCALE_G) {
-                throw InputError::at('grams', sprintf('That would be %d g of filament, and there were %d g when it was new. In grams? The right spool?', round($left), round((float) $spool->net_g)));
+                throw InputError::at(
+                    'grams',
+                    sprintf(
+                        'That would be %d g of filament, and there were %d g when it was new. In grams? The right spool?',
+                        round($left),
+                        round((float) $spool->net_g),
+                    ),
+                );
             }
             $spool->update(['left_g' => max(0.0, min((float) $spool->net_g, $left))]);
 
@@ -80,7 +107,10 @@ final readonly class KeepSpools
     {
         $this->write($spool, static function (Spool $spool) use ($grams, $note): array {
             if ($grams > (float) $spool->left_g + self::SCALE_G) {
-                throw Refused::because('grams', sprintf('Only about %d g are left on %s. Weigh it.', round((float) $spool->left_g), $spool->code));
+                throw Refused::because(
+                    'grams',
+                    sprintf('Only about %d g are left on %s. Weigh it.', round((float) $spool->left_g), $spool->code),
+                );
             }
             $spool->update(['left_g' => max(0.0, (float) $spool->left_g - $grams), 'opened_at' => $spool->opened_at ?? now()]);
 
@@ -107,7 +137,14 @@ final readonly class KeepSpools
                 $this->findings->put($job, $code, true, 'seen', "spool {$spool->code}: {$because}", $by);
                 $said[] = $this->knowledge->finding($code)->name." (spool {$spool->code}: {$because})";
             }
-            SpoolEvent::query()->create(['spool_id' => $spool->id, 'kind' => 'job', 'grams' => $spool->left_g, 'job_id' => $job->id, 'person_id' => $by->id, 'at' => now()]);
+            SpoolEvent::query()->create([
+                'spool_id' => $spool->id,
+                'kind' => 'job',
+                'grams' => $spool->left_g,
+                'job_id' => $job->id,
+                'person_id' => $by->id,
+                'at' => now(),
+            ]);
 
             return new Said('finding', $said === [] ? "The print came from spool {$spool->code}" : implode(', ', $said));
         });
@@ -117,7 +154,12 @@ final readonly class KeepSpools
     {
         $days = static fn (?Carbon $at): ?float => $at === null ? null : max(0.0, $at->diffInDays(now()));
 
-        return SpoolState::of($this->knowledge->material($spool->material), $days($spool->made_on ?? $spool->created_at), $days($spool->opened_at), $days($spool->dried_at));
+        return SpoolState::of(
+            $this->knowledge->material($spool->material),
+            $days($spool->made_on ?? $spool->created_at),
+            $days($spool->opened_at),
+            $days($spool->dried_at),
+        );
     }
 
     /** @param  callable(Spool): array<string, mixed>  $change */
@@ -129,7 +171,13 @@ final readonly class KeepSpools
                 throw Refused::because('spool', "{$spool->code} is done with.");
             }
             $event = $change($spool);
-            SpoolEvent::query()->create([...$event, 'spool_id' => $spool->id, 'grams' => $spool->left_g, 'person_id' => $by->id, 'at' => now()]);
+            SpoolEvent::query()->create([
+                ...$event,
+                'spool_id' => $spool->id,
+                'grams' => $spool->left_g,
+                'person_id' => $by->id,
+                'at' => now(),
+            ]);
         });
     }
 }

@@ -38,7 +38,10 @@ final class Spool extends Model
     /** @throws Refused when there is none */
     public static function coded(string $code): self
     {
-        return self::query()->where('code', mb_strtoupper(trim($code)))->first() ?? throw Refused::notFound('spool', "There is no spool “{$code}”. Its code stands on its label, such as S12.");
+        return self::query()->where('code', mb_strtoupper(trim($code)))->first() ?? throw Refused::notFound(
+            'spool',
+            "There is no spool “{$code}”. Its code stands on its label, such as S12.",
+        );
     }
 
     /** @return HasMany<SpoolEvent, $this> */

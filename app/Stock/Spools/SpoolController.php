@@ -27,7 +27,15 @@ final readonly class SpoolController
     {
         Gate::authorize(Ability::MoveStock);
         $made = $request->words('madeOn');
-        $this->keep->add($request->string('material')->toString(), $request->words('colour'), $request->words('lot'), $request->float('netG'), $request->float('emptyG'), $request->wholeOrNull('pricePerKgMinor') ?? 0, $made === null ? null : Carbon::parse($made));
+        $this->keep->add(
+            $request->string('material')->toString(),
+            $request->words('colour'),
+            $request->words('lot'),
+            $request->float('netG'),
+            $request->float('emptyG'),
+            $request->wholeOrNull('pricePerKgMinor') ?? 0,
+            $made === null ? null : Carbon::parse($made),
+        );
 
         return $this->query->all();
     }

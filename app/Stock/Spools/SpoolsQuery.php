@@ -19,7 +19,10 @@ final readonly class SpoolsQuery
 
     public function all(): SpoolsView
     {
-        $spools = Spool::query()->with(['events' => static fn ($q) => $q->with(['person', 'job.machine'])->orderByDesc('id')])->orderByRaw('ended_at IS NOT NULL, id DESC')->limit(100)->get();
+        $spools = Spool::query()->with(['events' => static fn ($q) => $q->with(['person', 'job.machine'])->orderByDesc('id')])
+            ->orderByRaw('ended_at IS NOT NULL, id DESC')
+            ->limit(100)
+            ->get();
 
         return new SpoolsView(array_values($spools->map($this->view(...))->all()), array_keys($this->knowledge->materials));
     }
@@ -29,10 +32,33 @@ final readonly class SpoolsQuery
         $state = $this->keep->state($spool);
 
         return new SpoolView(
-            $spool->code, $spool->material, $spool->colour, $spool->lot, (float) $spool->net_g, (float) $spool->empty_g, (float) $spool->left_g, $this->metres($spool), $spool->price_per_kg_minor,
-            $spool->made_on?->toDateString(), $spool->opened_at?->toIso8601String(), $spool->dried_at?->toIso8601String(), $spool->ended_at !== null, $state->old, $state->damp, $state->because, $this->drying($spool->material),
+            $spool->code,
+            $spool->material,
+            $spool->colour,
+            $spool->lot,
+            (float) $spool->net_g,
+            (float) $spool->empty_g,
+            (float) $spool->left_g,
+            $this->metres($spool),
+            $spool->price_per_kg_minor,
+            $spool->made_on?->toDateString(),
+            $spool->opened_at?->toIso8601String(),
+            $spool->dried_at?->toIso8601String(),
+            $spool->ended_at !== null,
+            $state->old,
+            $state->damp,
+            $state->because,
+            $this->drying($spool->material),
             array_values($spool->events->take(self::EVENTS)->map(static fn (SpoolEvent $e): SpoolEventView => new SpoolEventView(
-                $e->kind, $e->grams === null ? null : (float) $e->grams, $e->hours === null ? null : (float) $e->hours, $e->celsius === null ? null : (float) $e->celsius, $e->job?->id, $e->job?->machine->tag, $e->note, $e->person->name, $e->at->toIso8601String(),
+                $e->kind,
+                $e->grams === null ? null : (float) $e->grams,
+                $e->hours === null ? null : (float) $e->hours,
+                $e->celsius === null ? null : (float) $e->celsius,
+                $e->job?->id,
+                $e->job?->machine->tag,
+                $e->note,
+                $e->person->name,
+                $e->at->toIso8601String(),
             ))->all()),
         );
     }
@@ -42,7 +68,11 @@ final readonly class SpoolsQuery
         if ((float) $spool->left_g <= 0.0) {
             return 0.0;
         }
-        $amounts = (new Filament)->compute(['density_g_cm3' => $this->knowledge->material($spool->material)->densityGCm3, 'diameter_mm' => 1.75, 'mass_g' => (float) $spool->left_g]);
+        $amounts = (new Filament)->compute([
+            'density_g_cm3' => $this->knowledge->material($spool->material)->densityGCm3,
+            'diameter_mm' => 1.75,
+            'mass_g' => (float) $spool->left_g,
+        ]);
 
         return is_float($amounts['length_m'] ?? null) ? round($amounts['length_m'], 1) : 0.0;
     }

@@ -47,7 +47,10 @@ final readonly class KeepStocktake
         if (! Part::query()->where('bin', $bin)->exists() && ! DB::table('bin_stocks')->where('bin', $bin)->exists()) {
             throw Refused::notFound('bin', "There is no bin “{$bin}”. Scan its label again, or type it as it stands there.");
         }
-        $count = BinCount::query()->firstOrCreate(['stocktake_id' => $take->id, 'bin' => $bin], ['opened_at' => now(), 'person_id' => $by->id]);
+        $count = BinCount::query()->firstOrCreate(
+            ['stocktake_id' => $take->id, 'bin' => $bin],
+            ['opened_at' => now(), 'person_id' => $by->id],
+        );
         if ($count->done_at !== null) {
             $count->update(['done_at' => null, 'opened_at' => now(), 'person_id' => $by->id]);
         }
@@ -65,12 +68,30 @@ final readonly class KeepStocktake
         return DB::transaction(function () use ($bin, $part, $counted, $afterMoves, $by): PartCount {
             $this->refuseEnded($bin->stocktake);
             $part = Part::query()->lockForUpdate()->findOrFail($part->id);
-            $moved = Movement::query()->with('person')->where(['part_id' => $part->id, 'bin' => $bin->bin])->where('at', '>', $bin->opened_at)->latest('id')->first();
+            $moved = Movement::query()->with('person')
+                ->where(['part_id' => $part->id, 'bin' => $bin->bin])
+                ->where('at', '>', $bin->opened_at)
+                ->latest('id')
+                ->first();
             if ($moved !== null && ! $afterMoves) {
-                throw Refused::because('moved', sprintf('%s %s %d of %s at %s, while this bin was being counted. Look again: is %d what is there now?', $moved->person->name, $moved->quantity < 0 ? 'took' : 'put in', abs($moved->quantity), $part->name, $moved->at->copy()->setTimezone(Setting::text('zone'))->format('H:i'), $counted));
+                throw Refused::because(
+                    'moved',
+                    sprintf(
+                        '%s %s %d of %s at %s, while this bin was being counted. Look again: is %d what is there now?',
+                        $moved->person->name,
+                        $moved->quantity < 0 ? 'took' : 'put in',
+                        abs($moved->quantity),
+                        $part->name,
+                        $moved->at->copy()->setTimezone(Setting::text('zone'))->format('H:i'),
+                        $counted,
+                    ),
+                );
             }
 
-            return PartCount::query()->updateOrCreate(['bin_count_id' => $bin->id, 'part_id' => $part->id], ['counted' => $counted, 'expected' => $this->bins->in($part, $bin->bin), 'person_id' => $by->id, 'at' => now()]);
+            return PartCount::query()->updateOrCreate(
+                ['bin_count_id' => $bin->id, 'part_id' => $part->id],
+                ['counted' => $counted, 'expected' => $this->bins->in($part, $bin->bin), 'person_id' => $by->id, 'at' => now()],
+            );
         });
     }
 
@@ -78,10 +99,16 @@ final readonly class KeepStocktake
     public function done(BinCount $bin): void
     {
         $this->refuseEnded($bin->stocktake);
-        $missing = Part::query()->whereIn('id', DB::table('bin_stocks')->where('bin', $bin->bin)->where('on_hand', '>', 0)->select('part_id'))
+        $missing = Part::query()->whereIn(
+            'id',
+            DB::table('bin_stocks')->where('bin', $bin->bin)->where('on_hand', '>', 0)->select('part_id'),
+        )
             ->whereNotIn('id', $bin->counts()->select('part_id'))->orderBy('number')->pluck('name')->all();
         if ($missing !== []) {
-            throw Refused::because('counts', 'Not counted yet: '.implode(', ', array_filter($missing, is_string(...))).'. If none is there, type 0.');
+            throw Refused::because(
+                'counts',
+                'Not counted yet: '.implode(', ', array_filter($missing, is_string(...))).'. If none is there, type 0.',
+            );
         }
         $bin->update(['done_at' => now()]);
     }
@@ -94,9 +121,15 @@ final readonly class KeepStocktake
             $this->refuseEnded($take);
             $begun = BinCount::query()->where('stocktake_id', $take->id)->whereNull('done_at')->pluck('bin')->all();
             if ($begun !== []) {
-                throw Refused::because('bins', 'Begun and not finished: '.implode(', ', array_filter($begun, is_string(...))).'. Finish counting there first.');
+                throw Refused::because(
+                    'bins',
+                    'Begun and not finished: '.implode(', ', array_filter($begun, is_string(...))).'. Finish counting there first.',
+                );
             }
-            foreach (PartCount::query()->with(['part', 'binCount'])->whereHas('binCount', static fn ($q) => $q->where('stocktake_id', $take->id))->orderBy('part_id')->get() as $count) {
+            foreach (PartCount::query()->with(['part', 'binCount'])->whereHas(
+                'binCount',
+                static fn ($q) => $q->where('stocktake_id', $take->id),
+            )->orderBy('part_id')->get() as $count) {
                 $this->stock->correct($count->part, $count->counted - $count->expected, $count->binCount->bin, $take, $by);
             }
             $take->update(['ended_at' => now(), 'ended_by' => $by->id, 'posted' => true]);

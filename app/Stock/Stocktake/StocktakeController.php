@@ -46,7 +46,13 @@ final readonly class StocktakeController
     {
         Gate::authorize(Ability::MoveStock);
         $take = Stocktake::query()->findOrFail($stocktake);
-        $this->keep->count($this->opened($take, $bin), Part::numbered($request->string('part')->trim()->toString()), $request->integer('counted'), $request->boolean('afterMoves'), Here::person());
+        $this->keep->count(
+            $this->opened($take, $bin),
+            Part::numbered($request->string('part')->trim()->toString()),
+            $request->integer('counted'),
+            $request->boolean('afterMoves'),
+            Here::person(),
+        );
 
         return $this->query->sheet($take, $bin);
     }

@@ -28,10 +28,43 @@ final readonly class ExportTable
     /** @return Generator<int, list<float|int|string|null>> */
     private function parts(): Generator
     {
-        yield ['number', 'name', 'class', 'class_name', 'bin', 'words', 'notes', 'shelf_life_weeks', 'supplier', 'supplier_number', 'pack', 'pack_cost', 'on_hand_all', 'value'];
-        foreach (DB::table('parts AS p')->leftJoin('supplies AS s', static fn ($j) => $j->on('s.part_id', 'p.id')->where('s.preferred', true))->leftJoin('suppliers AS v', 'v.id', 's.supplier_id')->where('p.grade', 'new')
+        yield [
+            'number',
+            'name',
+            'class',
+            'class_name',
+            'bin',
+            'words',
+            'notes',
+            'shelf_life_weeks',
+            'supplier',
+            'supplier_number',
+            'pack',
+            'pack_cost',
+            'on_hand_all',
+            'value',
+        ];
+        foreach (DB::table('parts AS p')->leftJoin(
+            'supplies AS s',
+            static fn ($j) => $j->on('s.part_id', 'p.id')->where('s.preferred', true),
+        )->leftJoin('suppliers AS v', 'v.id', 's.supplier_id')->where('p.grade', 'new')
             ->select(['p.id', 'p.number', 'p.name', 'p.class', 'p.bin', 'p.words', 'p.notes', 'p.shelf_life_weeks', 'p.on_hand', 'p.value_minor', 'v.name AS supplier', 's.number AS theirs', 's.pack', 's.pack_cost_minor'])->lazyById(2000, 'p.id', 'id') as $p) {
-            yield [$p->number, $p->name, $p->class, $this->knowledge->partClasses[$p->class] ?? '', $p->bin, $p->words, $p->notes, $p->shelf_life_weeks, $p->supplier, $p->theirs, $p->pack, self::money($p->pack_cost_minor), $p->on_hand, self::money($p->value_minor)];
+            yield [
+                $p->number,
+                $p->name,
+                $p->class,
+                $this->knowledge->partClasses[$p->class] ?? '',
+                $p->bin,
+                $p->words,
+                $p->notes,
+                $p->shelf_life_weeks,
+                $p->supplier,
+                $p->theirs,
+                $p->pack,
+                self::money($p->pack_cost_minor),
+                $p->on_hand,
+                self::money($p->value_minor),
+            ];
         }
     }
 
@@ -39,9 +72,23 @@ final readonly class ExportTable
     private function stock(): Generator
     {
         yield ['number', 'name', 'grade', 'bin', 'on_hand', 'reserved'];
-        foreach (DB::table('parts AS p')->select(['p.id', 'p.number', 'p.name', 'p.grade', 'p.bin', 'p.on_hand'])->lazyById(2000, 'p.id', 'id')->chunk(1000) as $parts) {
-            $bins = DB::table('bin_stocks')->whereIn('part_id', $parts->pluck('id'))->where('on_hand', '>', 0)->orderBy('bin')->get()->groupBy('part_id');
-            $reserved = DB::table('reservations')->whereIn('part_id', $parts->pluck('id'))->groupBy('part_id')->selectRaw('part_id, sum(quantity) AS n')->pluck('n', 'part_id');
+        foreach (DB::table('parts AS p')->select([
+            'p.id',
+            'p.number',
+            'p.name',
+            'p.grade',
+            'p.bin',
+            'p.on_hand',
+        ])->lazyById(2000, 'p.id', 'id')->chunk(1000) as $parts) {
+            $bins = DB::table('bin_stocks')->whereIn('part_id', $parts->pluck('id'))
+                ->where('on_hand', '>', 0)
+                ->orderBy('bin')
+                ->get()
+                ->groupBy('part_id');
+            $reserved = DB::table('reservations')->whereIn('part_id', $parts->pluck('id'))
+                ->groupBy('part_id')
+                ->selectRaw('part_id, sum(quantity) AS n')
+                ->pluck('n', 'part_id');
             foreach ($parts as $p) {
                 foreach ($bins->get($p->id) ?? [(object) ['bin' => $p->bin, 'on_hand' => 0]] as $i => $b) {
                     yield [$p->number, $p->name, $p->grade, $b->bin, $b->on_hand, $i === 0 ? (int) ($reserved[$p->id] ?? 0) : 0];
@@ -54,9 +101,30 @@ final readonly class ExportTable
     private function movements(): Generator
     {
         yield ['at', 'number', 'name', 'kind', 'quantity', 'value', 'bin', 'batch', 'note', 'machine', 'job', 'position', 'by'];
-        foreach (DB::table('movements AS m')->join('parts AS p', 'p.id', 'm.part_id')->join('people AS w', 'w.id', 'm.person_id')->leftJoin('jobs AS j', 'j.id', 'm.job_id')->leftJoin('machines AS x', static fn ($on) => $on->whereRaw('x.id = coalesce(m.machine_id, j.machine_id)'))
+        foreach (DB::table('movements AS m')->join('parts AS p', 'p.id', 'm.part_id')->join(
+            'people AS w',
+            'w.id',
+            'm.person_id',
+        )->leftJoin('jobs AS j', 'j.id', 'm.job_id')->leftJoin(
+            'machines AS x',
+            static fn ($on) => $on->whereRaw('x.id = coalesce(m.machine_id, j.machine_id)'),
+        )
             ->select(['m.id', 'm.at', 'p.number', 'p.name', 'm.kind', 'm.quantity', 'm.value_minor', 'm.bin', 'm.batch', 'm.note', 'x.tag', 'm.job_id', 'm.position', 'w.name AS who'])->lazyById(5000, 'm.id', 'id') as $m) {
-            yield [$m->at, $m->number, $m->name, $m->kind, $m->quantity, self::money($m->value_minor), $m->bin, $m->batch, $m->note, $m->tag, $m->job_id, $m->position, $m->who];
+            yield [
+                $m->at,
+                $m->number,
+                $m->name,
+                $m->kind,
+                $m->quantity,
+                self::money($m->value_minor),
+                $m->bin,
+                $m->batch,
+                $m->note,
+                $m->tag,
+                $m->job_id,
+                $m->position,
+                $m->who,
+            ];
         }
     }
 

@@ -35,10 +35,28 @@ final readonly class ImportFile
         $hash = hash('sha256', $bytes);
         $path = "tables/{$hash}.csv";
         KeptFile::put($path, TableText::utf8($bytes), 'file', 'file');
-        $file = StockFile::query()->create(['kind' => $kind, 'name' => $name, 'path' => $path, 'hash' => $hash, 'person_id' => $by->id, 'at' => now()]);
+        $file = StockFile::query()->create([
+            'kind' => $kind,
+            'name' => $name,
+            'path' => $path,
+            'hash' => $hash,
+            'person_id' => $by->id,
+            'at' => now(),
+        ]);
         DB::transaction(function () use ($file, $by): void {
             $fates = fopen('php://temp/maxmemory:4194304', 'r+');
-            $counts = $this->run($file, $by, static fn (RowFate $fate, int $line): mixed => $fates === false ? null : fputcsv($fates, [$line, $fate->fate, $fate->what, $fate->field ?? '', $fate->message], ',', '"', ''), false);
+            $counts = $this->run(
+                $file,
+                $by,
+                static fn (RowFate $fate, int $line): mixed => $fates === false ? null : fputcsv(
+                    $fates,
+                    [$line, $fate->fate, $fate->what, $fate->field ?? '', $fate->message],
+                    ',',
+                    '"',
+                    '',
+                ),
+                false,
+            );
             if ($fates !== false) {
                 rewind($fates);
                 KeptFile::put(self::fatesOf($file), $fates, 'file', 'file');
@@ -112,12 +130,21 @@ final readonly class ImportFile
             $sound = array_filter($read, is_array(...));
             $fates = $table->fates($sound);
             foreach ($read as $line => $row) {
-                $fate = $row instanceof InputError ? new RowFate('wrong', trim(implode(', ', array_slice(array_filter($chunk[$line]), 0, 2))), $row->getMessage(), $row->field) : $fates[$line];
+                $fate = $row instanceof InputError ? new RowFate(
+                    'wrong',
+                    trim(implode(', ', array_slice(array_filter($chunk[$line]), 0, 2))),
+                    $row->getMessage(),
+                    $row->field,
+                ) : $fates[$line];
                 $counts[$fate->fate]++;
                 $say($fate, $line);
             }
             if ($write) {
-                $table->write(array_filter($sound, static fn (int $line): bool => in_array($fates[$line]->fate, ['new', 'changed', 'moves', 'odd'], true), ARRAY_FILTER_USE_KEY));
+                $table->write(array_filter(
+                    $sound,
+                    static fn (int $line): bool => in_array($fates[$line]->fate, ['new', 'changed', 'moves', 'odd'], true),
+                    ARRAY_FILTER_USE_KEY,
+                ));
             }
             $chunk = [];
         };

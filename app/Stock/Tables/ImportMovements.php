@@ -55,7 +55,9 @@ final class ImportMovements implements ImportTable
         $this->moves = [];
         $fates = [];
         foreach ($rows as $line => $row) {
-            /** @var array{part_id: int, bin: string|null, kind: string, quantity: int, unit_cost: int|null, batch: string|null, note: string|null} $row */
+            /**
+             * @var array{part_id: int, bin: string|null, kind: string, quantity: int, unit_cost: int|null, batch: string|null, note: string|null} $row
+             */
             $fates[$line] = $this->fate($line, $row);
         }
 
@@ -80,11 +82,16 @@ final class ImportMovements implements ImportTable
         Movement::query()->insert($moves);
         DB::table('bin_stocks')->upsert(array_values($bins), ['part_id', 'bin'], ['on_hand']);
         $parts = array_values(array_unique($parts));
-        DB::update('UPDATE parts SET on_hand = v.on_hand::int, value_minor = v.value::bigint, updated_at = ? FROM (VALUES '.implode(', ', array_fill(0, count($parts), '(?, ?, ?)')).') AS v (id, on_hand, value) WHERE parts.id = v.id::bigint',
+        DB::update('UPDATE parts SET on_hand = v.on_hand::int, value_minor = v.value::bigint, updated_at = ? FROM (VALUES '.implode(
+            ', ',
+            array_fill(0, count($parts), '(?, ?, ?)'),
+        ).') AS v (id, on_hand, value) WHERE parts.id = v.id::bigint',
             array_merge([now()], ...array_map(fn (int $id): array => [$id, $this->holdings[$id]->count, $this->holdings[$id]->value], $parts)));
     }
 
-    /** @param  array{part_id: int, bin: string|null, kind: string, quantity: int, unit_cost: int|null, batch: string|null, note: string|null}  $row */
+    /**
+     * @param  array{part_id: int, bin: string|null, kind: string, quantity: int, unit_cost: int|null, batch: string|null, note: string|null}  $row
+     */
     private function fate(int $line, array $row): RowFate
     {
         $id = $row['part_id'];
@@ -101,7 +108,12 @@ final class ImportMovements implements ImportTable
             'received' => $row['quantity'], 'scrapped' => -$row['quantity'], default => $row['quantity'] - $there
         };
         if ($there + $change < 0) {
-            return new RowFate('wrong', $what, "There are {$there} in bin {$bin}, and {$row['quantity']} would leave it.", $this->table === 'stock' ? 'on_hand' : 'quantity');
+            return new RowFate(
+                'wrong',
+                $what,
+                "There are {$there} in bin {$bin}, and {$row['quantity']} would leave it.",
+                $this->table === 'stock' ? 'on_hand' : 'quantity',
+            );
         }
         if ($row['kind'] === 'counted') {
             $this->counted[$key] = $line;
@@ -111,13 +123,31 @@ final class ImportMovements implements ImportTable
         }
         $value = $change > 0 && $row['unit_cost'] !== null ? $change * $row['unit_cost'] : null;
         $after = $holding->after($change, $value);
-        $this->moves[$line] = ['part_id' => $id, 'kind' => $row['kind'], 'quantity' => $change, 'value_minor' => $after->value - $holding->value, 'bin' => $bin, 'batch' => $row['batch'], 'note' => $row['note'] ?? 'from a table'];
+        $this->moves[$line] = [
+            'part_id' => $id,
+            'kind' => $row['kind'],
+            'quantity' => $change,
+            'value_minor' => $after->value - $holding->value,
+            'bin' => $bin,
+            'batch' => $row['batch'],
+            'note' => $row['note'] ?? 'from a table',
+        ];
         $this->holdings[$id] = $after;
         $this->bins[$key] = $there + $change;
         $said = sprintf('%+d, then %d in the bin', $change, $there + $change);
 
         return $holding->odd($row['unit_cost'])
-            ? new RowFate('odd', $what, sprintf('%s. One costs %.2f on the shelf and %.2f here: the price of a pack, or in cents?', $said, $holding->each() / 100, $row['unit_cost'] / 100), 'unit_cost')
+            ? new RowFate(
+                'odd',
+                $what,
+                sprintf(
+                    '%s. One costs %.2f on the shelf and %.2f here: the price of a pack, or in cents?',
+                    $said,
+                    $holding->each() / 100,
+                    $row['unit_cost'] / 100,
+                ),
+                'unit_cost',
+            )
             : new RowFate('moves', $what, $said);
     }
 
@@ -131,9 +161,18 @@ final class ImportMovements implements ImportTable
     {
         $sound = array_filter($read, is_array(...));
         $numbers = array_values(array_filter(array_column($sound, 'number'), is_string(...)));
-        $theirs = array_values(array_filter(array_column(array_filter($sound, static fn (array $row): bool => $row['number'] === null), 'supplier_number'), is_string(...)));
+        $theirs = array_values(array_filter(
+            array_column(array_filter($sound, static fn (array $row): bool => $row['number'] === null), 'supplier_number'),
+            is_string(...),
+        ));
         $supplies = Supply::query()->whereIn('number', $theirs)->get(['number', 'part_id'])->groupBy('number');
-        $parts = Part::query()->where(static fn ($q) => $q->whereIn('number', $numbers)->orWhereIn('id', $supplies->flatten()->pluck('part_id')))->orderBy('id')->lockForUpdate()->get(['id', 'number', 'name', 'bin', 'on_hand', 'value_minor']);
+        $parts = Part::query()->where(static fn ($q) => $q->whereIn('number', $numbers)->orWhereIn(
+            'id',
+            $supplies->flatten()->pluck('part_id'),
+        ))
+            ->orderBy('id')
+            ->lockForUpdate()
+            ->get(['id', 'number', 'name', 'bin', 'on_hand', 'value_minor']);
         foreach ($parts as $part) {
             $this->parts[$part->id] = ['id' => $part->id, 'number' => $part->number, 'name' => $part->name, 'bin' => $part->bin];
             $this->holdings[$part->id] ??= $part->holding();
@@ -145,11 +184,19 @@ final class ImportMovements implements ImportTable
         foreach ($sound as $line => $row) {
             if (is_string($row['number'])) {
                 $id = $byNumber->get($row['number'])?->id;
-                $wrong = InputError::at('number', "There is no part “{$row['number']}” on the shelf. Bring the parts in first, or correct the number.");
+                $wrong = InputError::at(
+                    'number',
+                    "There is no part “{$row['number']}” on the shelf. Bring the parts in first, or correct the number.",
+                );
             } else {
                 $own = $supplies->get(is_string($row['supplier_number']) ? $row['supplier_number'] : '');
                 $id = $own?->count() === 1 ? $own->first()?->part_id : null;
-                $wrong = InputError::at('supplier_number', $own === null ? "No supplier is known to sell anything under “{$row['supplier_number']}”. Say at the part where it is bought, or give our number." : "“{$row['supplier_number']}” is a number of several parts. Give our number.");
+                $wrong = InputError::at(
+                    'supplier_number',
+                    $own === null
+                        ? "No supplier is known to sell anything under “{$row['supplier_number']}”. Say at the part where it is bought, or give our number."
+                        : "“{$row['supplier_number']}” is a number of several parts. Give our number.",
+                );
             }
             $read[$line] = $id === null ? $wrong : [...$row, 'part_id' => $id];
         }

@@ -24,7 +24,11 @@ final readonly class StockFileController
 
     public function show(int $file, ListFatesRequest $request): StockFileView
     {
-        return $this->query->one(StockFile::query()->with('person')->findOrFail($file), $request->integer('after'), $request->words('fate'));
+        return $this->query->one(
+            StockFile::query()->with('person')->findOrFail($file),
+            $request->integer('after'),
+            $request->words('fate'),
+        );
     }
 
     /** The body is the table itself; nothing counts yet. */
@@ -36,14 +40,22 @@ final readonly class StockFileController
         };
         $name = $request->query('name');
 
-        return $this->query->one($this->import->keep($kind, is_string($name) && $name !== '' ? $name : "{$kind}.csv", $request->getContent(), Here::person()), 0, null);
+        return $this->query->one(
+            $this->import->keep($kind, is_string($name) && $name !== '' ? $name : "{$kind}.csv", $request->getContent(), Here::person()),
+            0,
+            null,
+        );
     }
 
     public function apply(int $file, ApplyFileRequest $request): StockFileView
     {
         Gate::authorize(Ability::MoveStock);
 
-        return $this->query->one($this->import->apply(StockFile::query()->findOrFail($file), $request->boolean('onlySound'), Here::person()), 0, null);
+        return $this->query->one(
+            $this->import->apply(StockFile::query()->findOrFail($file), $request->boolean('onlySound'), Here::person()),
+            0,
+            null,
+        );
     }
 
     public function out(string $kind, ExportTable $export): Response

@@ -21,7 +21,17 @@ final readonly class StockFilesQuery
 
         return new StockFilesView(
             array_values($files->map(fn (StockFile $f): StockFileView => $this->view($f, [], null))->all()),
-            (object) array_map(static fn (array $columns): string => implode(', ', array_map(static fn (string $name, bool $must): string => $must ? "{$name} (must)" : $name, array_keys($columns), $columns)), StockRow::COLUMNS),
+            (object) array_map(
+                static fn (array $columns): string => implode(
+                    ', ',
+                    array_map(
+                        static fn (string $name, bool $must): string => $must ? "{$name} (must)" : $name,
+                        array_keys($columns),
+                        $columns,
+                    ),
+                ),
+                StockRow::COLUMNS,
+            ),
         );
     }
 
@@ -51,6 +61,16 @@ final readonly class StockFilesQuery
     /** @param  list<RowFateView>  $rows */
     private function view(StockFile $file, array $rows, ?int $next): StockFileView
     {
-        return new StockFileView($file->id, $file->kind, $file->name, $file->person->name, $file->at->toIso8601String(), $file->applied_at?->toIso8601String(), (object) ($file->counts ?? []), $rows, $next);
+        return new StockFileView(
+            $file->id,
+            $file->kind,
+            $file->name,
+            $file->person->name,
+            $file->at->toIso8601String(),
+            $file->applied_at?->toIso8601String(),
+            (object) ($file->counts ?? []),
+            $rows,
+            $next,
+        );
     }
 }

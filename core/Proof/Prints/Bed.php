@@ -6,7 +6,9 @@ namespace OddBench\Proof\Prints;
 
 use OddBench\Knowledge\Build;
 
-/** Where a head can go. It counts from its middle or from its front left corner, as the family says; a round bed usually from its middle. */
+/**
+ * Where a head can go. It counts from its middle or from its front left corner, as the family says; a round bed usually from its middle.
+ */
 final readonly class Bed
 {
     private const KEPT_OFF_MM = 10.0;
@@ -20,8 +22,13 @@ final readonly class Bed
      * @param  float  $zMm  60 to 1000
      * @param  bool|null  $middle  as it is round, unless said
      */
-    public function __construct(public float $xMm = 220.0, public float $yMm = 220.0, public float $zMm = 250.0, public bool $round = false, ?bool $middle = null)
-    {
+    public function __construct(
+        public float $xMm = 220.0,
+        public float $yMm = 220.0,
+        public float $zMm = 250.0,
+        public bool $round = false,
+        ?bool $middle = null,
+    ) {
         $this->middle = $middle ?? $round;
     }
 

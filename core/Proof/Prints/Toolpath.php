@@ -34,7 +34,15 @@ final class Toolpath
     /** @param  bool  $waits  it waits for its heat by itself, for a printer that is not connected */
     public function __construct(float $hotendC, float $bedC, bool $waits)
     {
-        $this->lines = ['G90', 'M82', "M140 S{$bedC}", "M104 S{$hotendC}", 'G28', ...($waits ? ["M190 S{$bedC}", "M109 S{$hotendC}"] : []), 'G92 E0'];
+        $this->lines = [
+            'G90',
+            'M82',
+            "M140 S{$bedC}",
+            "M104 S{$hotendC}",
+            'G28',
+            ...($waits ? ["M190 S{$bedC}", "M109 S{$hotendC}"] : []),
+            'G92 E0',
+        ];
     }
 
     /** Goes somewhere without laying anything; over what lies there when it is far. */

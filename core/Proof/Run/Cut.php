@@ -77,23 +77,45 @@ final class Cut
     private function wrong(string $heater, string $name, float $c, float $target, float $allowed): iterable
     {
         if ($allowed > 0 && ($c < self::COLDEST_C || $c > self::HOTTEST_C)) {
-            yield 'gone' => new Danger(sprintf('The sensor of the %s is gone: it says %.0f °C while it heats.', $name, $c), $heater === 'hotend' ? 'reads-impossible' : 'bed-reads-wrong');
+            yield 'gone' => new Danger(
+                sprintf('The sensor of the %s is gone: it says %.0f °C while it heats.', $name, $c),
+                $heater === 'hotend' ? 'reads-impossible' : 'bed-reads-wrong',
+            );
 
             return;
         }
         if ($target > $allowed + self::TARGET_C) {
-            yield 'target' => new Danger(sprintf('The %s is told to heat to %.0f °C, and nobody here asked for that. Does somebody turn it up at its own screen?', $name, $target), null);
+            yield 'target' => new Danger(
+                sprintf(
+                    'The %s is told to heat to %.0f °C, and nobody here asked for that. Does somebody turn it up at its own screen?',
+                    $name,
+                    $target,
+                ),
+                null,
+            );
         }
         if ($c < self::COLDEST_C || $c > self::HOTTEST_C) {
             return;
         }
         $high = $this->high[$heater] ?? $c;
         if ($allowed > 0 && $c > $this->limits->ceiling($heater, $allowed, $high)) {
-            yield 'over' => new Danger(sprintf('The %s stands at %.0f °C; %.0f were asked.', $name, $c, $allowed), $heater === 'hotend' ? 'hotend-overshoots' : 'bed-reads-wrong', $heater);
+            yield 'over' => new Danger(
+                sprintf('The %s stands at %.0f °C; %.0f were asked.', $name, $c, $allowed),
+                $heater === 'hotend' ? 'hotend-overshoots' : 'bed-reads-wrong',
+                $heater,
+            );
         }
         $other = $this->asked->heats() ? self::BESIDE_C[$heater] : self::UNASKED_C[$heater];
         if ($allowed <= 0 && $c > $high + $other) {
-            yield 'unasked' => new Danger(sprintf('The %s has risen by %.0f °C with nothing asked: its switch on the board is stuck. Only the plug ends that.', $name, $c - $high), 'heats-unasked', $heater);
+            yield 'unasked' => new Danger(
+                sprintf(
+                    'The %s has risen by %.0f °C with nothing asked: its switch on the board is stuck. Only the plug ends that.',
+                    $name,
+                    $c - $high,
+                ),
+                'heats-unasked',
+                $heater,
+            );
         }
     }
 
@@ -110,6 +132,9 @@ final class Cut
         $by = abs($c - ($heater === 'hotend' ? $this->before->hotend : $this->before->bed));
         $this->leaps[$heater] = array_slice([...$this->leaps[$heater], $by >= self::LEAP_C], -self::LEAPS[1]);
 
-        return $by < self::LEAP_C || count(array_filter($this->leaps[$heater])) < self::LEAPS[0] ? null : new Danger(sprintf('The %s jumped by %.0f °C within a second, again and again, while it heats: its sensor is loose.', $name, $by), $heater === 'hotend' ? 'reads-jumpy' : 'bed-reads-wrong');
+        return $by < self::LEAP_C || count(array_filter($this->leaps[$heater])) < self::LEAPS[0] ? null : new Danger(
+            sprintf('The %s jumped by %.0f °C within a second, again and again, while it heats: its sensor is loose.', $name, $by),
+            $heater === 'hotend' ? 'reads-jumpy' : 'bed-reads-wrong',
+        );
     }
 }

@@ -85,10 +85,20 @@ final readonly class Heat
         foreach ($this->log->since($from) as $sample) {
             foreach (['hotend' => 'reads-jumpy', 'bed' => 'bed-drops-moving'] as $what => $finding) {
                 // reports that came late, and what cools when the print is done, are no jumps
-                $told = $before !== null && $sample->t - $before->t < self::LATE_S && ($what === 'bed' ? $sample->bedTarget : $sample->hotendTarget) > 0;
+                $told = $before !== null
+                    && $sample->t - $before->t < self::LATE_S
+                    && ($what === 'bed' ? $sample->bedTarget : $sample->hotendTarget) > 0;
                 $jump = ! $told ? 0.0 : abs(($what === 'bed' ? $sample->bed - $before->bed : $sample->hotend - $before->hotend));
                 if ($jump > self::JUMP_C) {
-                    throw StageFailed::because(sprintf('The %s jumped by %.0f °C within a second while it moved; %.0f are allowed.', $what === 'bed' ? 'bed' : 'hot end', $jump, self::JUMP_C), $finding);
+                    throw StageFailed::because(
+                        sprintf(
+                            'The %s jumped by %.0f °C within a second while it moved; %.0f are allowed.',
+                            $what === 'bed' ? 'bed' : 'hot end',
+                            $jump,
+                            self::JUMP_C,
+                        ),
+                        $finding,
+                    );
                 }
             }
             $before = $sample;

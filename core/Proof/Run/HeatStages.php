@@ -45,7 +45,9 @@ final readonly class HeatStages
         $target = $hot ? $this->plan->hotendC : $this->plan->bedC;
         $name = $hot ? 'Hot end' : 'Bed';
         yield Want::ok(($hot ? 'M104' : 'M140').' S0');
-        yield from $this->heat->cools(static fn (Sample $s): bool => $hot ? $s->hotend <= self::COLD_HOTEND_C : $s->bed <= self::COLD_BED_C);
+        yield from $this->heat->cools(
+            static fn (Sample $s): bool => $hot ? $s->hotend <= self::COLD_HOTEND_C : $s->bed <= self::COLD_BED_C,
+        );
         $began = $this->log->now;
         $from = $this->heat->temperature($what);
         try {
@@ -53,27 +55,61 @@ final readonly class HeatStages
             $limit = $hot ? Heat::HOTEND_RISE_S : Heat::BED_RISE_S;
             while (abs($this->heat->temperature($what) - $target) > 1.0) {
                 if ($this->log->now - $began > $limit) {
-                    throw StageFailed::because(sprintf('%s stood at %.0f °C after %.0f s; %.0f were asked.', $name, $this->heat->temperature($what), $limit, $target), $hot ? 'hotend-slow' : 'bed-slow');
+                    throw StageFailed::because(
+                        sprintf(
+                            '%s stood at %.0f °C after %.0f s; %.0f were asked.',
+                            $name,
+                            $this->heat->temperature($what),
+                            $limit,
+                            $target,
+                        ),
+                        $hot ? 'hotend-slow' : 'bed-slow',
+                    );
                 }
                 yield Want::time(1.0);
             }
             $rise = $this->log->now - $began;
             yield Want::time(60.0 + $this->plan->holdS);
         } catch (Halted $e) {
-            throw StageFailed::because("{$name} from {$this->said($from)} to {$this->said($target)} °C: the printer stopped. {$e->said}.", $e->restarted ? 'restarts-itself' : (preg_match('/TEMP/', $e->said) === 1 ? 'error-thermistor' : 'error-heating'));
+            throw StageFailed::because(
+                "{$name} from {$this->said($from)} to {$this->said($target)} °C: the printer stopped. {$e->said}.",
+                $e->restarted ? 'restarts-itself' : (preg_match('/TEMP/', $e->said) === 1 ? 'error-thermistor' : 'error-heating'),
+            );
         }
         $this->refuseSlow($what, $rise = $rise * ($target - self::ROOM_C) / max(5.0, $target - $from));
         $judged = (new ThermalLog)->compute(['csv' => $this->log->csv($what, $began)]);
-        $held = array_map(static fn (Sample $s): float => abs(($hot ? $s->hotend : $s->bed) - $target), $this->log->since($this->log->now - $this->plan->holdS));
+        $held = array_map(
+            static fn (Sample $s): float => abs(($hot ? $s->hotend : $s->bed) - $target),
+            $this->log->since($this->log->now - $this->plan->holdS),
+        );
         $swing = $held === [] ? INF : max($held);
         if ($swing > self::SWING_C || $judged['verdict'] === 'out') {
-            throw StageFailed::because($swing > self::SWING_C ? sprintf('%s swung by %.1f °C; %.0f are allowed.', $name, $swing, self::SWING_C) : "{$name}: {$judged['because']}", $hot ? 'hotend-drops' : 'bed-reads-wrong');
+            throw StageFailed::because(
+                $swing > self::SWING_C ? sprintf(
+                    '%s swung by %.1f °C; %.0f are allowed.',
+                    $name,
+                    $swing,
+                    self::SWING_C,
+                ) : "{$name}: {$judged['because']}",
+                $hot ? 'hotend-drops' : 'bed-reads-wrong',
+            );
         }
         if ($judged['verdict'] === 'inconclusive') {
             throw StageFailed::because("{$name}: {$judged['because']}", null);
         }
 
-        return new Shown(sprintf('%s to %.0f °C in %.0f s, %s over, within %.1f °C afterwards.', $name, $target, $rise, $this->said(is_float($judged['overshoot_c'] ?? null) ? $judged['overshoot_c'] : 0.0).' °C', $swing), round($swing, 2), round($rise, 1));
+        return new Shown(
+            sprintf(
+                '%s to %.0f °C in %.0f s, %s over, within %.1f °C afterwards.',
+                $name,
+                $target,
+                $rise,
+                $this->said(is_float($judged['overshoot_c'] ?? null) ? $judged['overshoot_c'] : 0.0).' °C',
+                $swing,
+            ),
+            round($swing, 2),
+            round($rise, 1),
+        );
     }
 
     /**
@@ -89,7 +125,18 @@ final readonly class HeatStages
         if ($usual === null || $rise <= $usual * ($own !== null ? self::SLOWER_OWN : self::SLOWER_FAMILY)) {
             return;
         }
-        throw StageFailed::because(sprintf('The %s took %.0f s; %s %.0f, so %.0f %% longer. %s', $what === 'bed' ? 'bed' : 'hot end', $rise, $own !== null ? 'well it took' : 'usual in its family are', $usual, 100 * ($rise / $usual - 1), 'Power off: feel for a warm plug, then measure the heater.'), $what === 'bed' ? 'bed-slow' : 'hotend-slow');
+        throw StageFailed::because(
+            sprintf(
+                'The %s took %.0f s; %s %.0f, so %.0f %% longer. %s',
+                $what === 'bed' ? 'bed' : 'hot end',
+                $rise,
+                $own !== null ? 'well it took' : 'usual in its family are',
+                $usual,
+                100 * ($rise / $usual - 1),
+                'Power off: feel for a warm plug, then measure the heater.',
+            ),
+            $what === 'bed' ? 'bed-slow' : 'hotend-slow',
+        );
     }
 
     /**
@@ -106,7 +153,10 @@ final readonly class HeatStages
         // it holds for a while first, so that the log shows what it fell from
         while ($this->log->now - $near < self::STANDS_S) {
             if ($this->log->now - $from > Heat::BED_RISE_S) {
-                throw StageFailed::because('It does not stand at its temperature, so it cannot be tested.', $hot ? 'hotend-slow' : 'bed-slow');
+                throw StageFailed::because(
+                    'It does not stand at its temperature, so it cannot be tested.',
+                    $hot ? 'hotend-slow' : 'bed-slow',
+                );
             }
             yield Want::time(1.0);
             $near = abs($this->heat->temperature($what) - $target) > 1.5 ? $this->log->now : $near;
@@ -115,7 +165,12 @@ final readonly class HeatStages
         $stopped = null;
         try {
             // it may stop before anybody has said that the air is on
-            yield Want::person($hot ? 'Sock off. Hold cool air to the block, and keep it there. Is the air on?' : 'Cool the plate with air or a wet cloth at its edge, and keep on. Does the air flow?', ['it is on']);
+            yield Want::person(
+                $hot
+                    ? 'Sock off. Hold cool air to the block, and keep it there. Is the air on?'
+                    : 'Cool the plate with air or a wet cloth at its edge, and keep on. Does the air flow?',
+                ['it is on'],
+            );
             $cooling = $this->log->now;
             while ($this->log->now - $cooling < 2.2 * $period + 40) {
                 yield Want::time(1.0);
@@ -130,9 +185,17 @@ final readonly class HeatStages
         $first = $this->log->since($from)[0]->t ?? $from;
         $halted = $stopped === null ? [] : ['halted_at_s' => round($stopped[0] - $first, 2), 'halted_said' => $stopped[1]->said];
         if ($stopped !== null && $stopped[1]->restarted) {
-            throw StageFailed::because('The board started anew while its heater was cooled: that is no watch over the heater, it lost its supply.', 'restarts-itself');
+            throw StageFailed::because(
+                'The board started anew while its heater was cooled: that is no watch over the heater, it lost its supply.',
+                'restarts-itself',
+            );
         }
-        $judged = (new RunawayTest)->compute(['csv' => $csv, 'cooling_began_s' => round($cooling - $first, 2), 'period_s' => $period, 'hysteresis_c' => $hysteresis] + $halted);
+        $judged = (new RunawayTest)->compute([
+            'csv' => $csv,
+            'cooling_began_s' => round($cooling - $first, 2),
+            'period_s' => $period,
+            'hysteresis_c' => $hysteresis,
+        ] + $halted);
         yield Want::person('Take the cool air away.', ['it is away']);
         $because = is_string($judged['because'] ?? null) ? $judged['because'] : '';
         if (($judged['verdict'] ?? null) === 'inconclusive' || (! $judged['tripped'] && ($judged['verdict'] ?? '') !== 'danger')) {
@@ -168,7 +231,10 @@ final readonly class HeatStages
                 }
             }
         } catch (Halted $e) {
-            throw StageFailed::because(sprintf('Heating while it moved, near Y %.0f mm, the printer stopped: %s.', $y, $e->said), $e->restarted ? 'restarts-itself' : (str_contains($e->said, 'bed') ? 'bed-drops-moving' : 'reads-jumpy'));
+            throw StageFailed::because(
+                sprintf('Heating while it moved, near Y %.0f mm, the printer stopped: %s.', $y, $e->said),
+                $e->restarted ? 'restarts-itself' : (str_contains($e->said, 'bed') ? 'bed-drops-moving' : 'reads-jumpy'),
+            );
         }
         $this->heat->refuseJumps($from);
 

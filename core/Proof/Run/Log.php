@@ -40,7 +40,8 @@ final class Log
         // of those that come in one breath the last one counts
         $last = $this->last();
         $before = $this->samples[count($this->samples) - 2] ?? null;
-        if ($last !== null && ($last->t >= $sample->t || ($before !== null && $last->t - $before->t < self::CLOSE_S && $sample->t - $last->t < self::CLOSE_S))) {
+        if ($last !== null
+            && ($last->t >= $sample->t || ($before !== null && $last->t - $before->t < self::CLOSE_S && $sample->t - $last->t < self::CLOSE_S))) {
             array_pop($this->samples);
         }
         $this->samples[] = $sample;
@@ -85,7 +86,13 @@ final class Log
             $before = $at;
             $power = $channel === 'bed' ? $sample->bedPower : $sample->hotendPower;
             // a printer that does not tell its power is not one that gives none
-            $rows[] = implode(',', [...($channel === 'bed' ? [$at, $sample->bed, $sample->bedTarget] : [$at, $sample->hotend, $sample->hotendTarget]), ...($power === null ? [] : [$power])]);
+            $rows[] = implode(
+                ',',
+                [
+                    ...($channel === 'bed' ? [$at, $sample->bed, $sample->bedTarget] : [$at, $sample->hotend, $sample->hotendTarget]),
+                    ...($power === null ? [] : [$power]),
+                ],
+            );
         }
 
         return implode("\n", $rows)."\n";

@@ -40,7 +40,10 @@ final readonly class MotionStages
     public function travel(): Generator
     {
         yield Want::ok('G90');
-        $go = fn (float $right, float $back, int $feed): Want => Want::ok(vsprintf("G1 X%.1f Y%.1f F{$feed}", $this->plan->bed->at($right, $back)), 60.0);
+        $go = fn (float $right, float $back, int $feed): Want => Want::ok(
+            vsprintf("G1 X%.1f Y%.1f F{$feed}", $this->plan->bed->at($right, $back)),
+            60.0,
+        );
         [$x, $y] = $this->plan->bed->at(0, 0);
         yield Want::ok(sprintf('G1 X%.1f Y%.1f Z10 F3000', $x, $y), 120.0);
         foreach ([1, -1] as $end) {
@@ -55,7 +58,10 @@ final readonly class MotionStages
         if ($this->plan->bed->round) {
             yield $go(0, 0, 3000);
             yield from $this->arrive($x, $y);
-            if ((yield Want::person('After quick strokes it went back to the middle, without homing. Does the nozzle stand over the middle of the bed?', ['over the middle', 'beside it'])) !== 'over the middle') {
+            if ((yield Want::person(
+                'After quick strokes it went back to the middle, without homing. Does the nozzle stand over the middle of the bed?',
+                ['over the middle', 'beside it'],
+            )) !== 'over the middle') {
                 throw StageFailed::because('After quick strokes the middle is beside the middle: steps were lost.', 'layers-shifted');
             }
 
@@ -70,7 +76,12 @@ final readonly class MotionStages
         $on = $this->switches(Want::lines(yield Want::ok('M119')));
         foreach (['X', 'Y'] as $axis) {
             if (($off[$axis] ?? false) || ! ($on[$axis] ?? false)) {
-                throw StageFailed::because("After quick strokes {$axis} is not where it should be: ".(($off[$axis] ?? false) ? 'its switch is pressed 1 mm early' : 'its switch is not pressed at zero').'. Steps were lost.', 'layers-shifted');
+                throw StageFailed::because(
+                    "After quick strokes {$axis} is not where it should be: "
+                        .(($off[$axis] ?? false) ? 'its switch is pressed 1 mm early' : 'its switch is not pressed at zero')
+                        .'. Steps were lost.',
+                    'layers-shifted',
+                );
             }
         }
 
@@ -86,7 +97,9 @@ final readonly class MotionStages
     {
         for ($i = 0; $i < 120; $i++) {
             $said = implode(' ', Want::lines(yield Want::ok('M114')));
-            if (preg_match('/X:(-?[\d.]+) Y:(-?[\d.]+)/', $said, $at) === 1 && abs((float) $at[1] - $x) < 0.02 && abs((float) $at[2] - $y) < 0.02) {
+            if (preg_match('/X:(-?[\d.]+) Y:(-?[\d.]+)/', $said, $at) === 1
+                && abs((float) $at[1] - $x) < 0.02
+                && abs((float) $at[2] - $y) < 0.02) {
                 return;
             }
             yield Want::time(0.5);

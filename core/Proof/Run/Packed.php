@@ -14,7 +14,16 @@ final class Packed
     {
         $bytes = '';
         foreach ($samples as $s) {
-            $bytes .= pack('vvvvvCC', (int) round(fmod($s->t, 60) * 10), self::tenths($s->hotend), self::tenths($s->hotendTarget), self::tenths($s->bed), self::tenths($s->bedTarget), self::power($s->hotendPower), self::power($s->bedPower));
+            $bytes .= pack(
+                'vvvvvCC',
+                (int) round(fmod($s->t, 60) * 10),
+                self::tenths($s->hotend),
+                self::tenths($s->hotendTarget),
+                self::tenths($s->bed),
+                self::tenths($s->bedTarget),
+                self::power($s->hotendPower),
+                self::power($s->bedPower),
+            );
         }
 
         return $bytes;
@@ -87,7 +96,13 @@ final class Packed
         }
         ksort($places);
 
-        return array_merge([], ...array_values(array_map(static fn (array $at): array => self::unpack(substr($minutes[$at[0]], 2 * $at[1], self::BYTES), $at[0]), $places)));
+        return array_merge(
+            [],
+            ...array_values(array_map(
+                static fn (array $at): array => self::unpack(substr($minutes[$at[0]], 2 * $at[1], self::BYTES), $at[0]),
+                $places,
+            )),
+        );
     }
 
     /** From −100 °C on. */

@@ -43,7 +43,10 @@ final readonly class Plan
     {
         return array_values(array_map(
             static fn (RunStage $stage): string => $stage->value,
-            array_filter(RunStage::cases(), static fn (RunStage $stage): bool => $stage->isAlwaysOwed() || in_array($stage->value, $owed, true)),
+            array_filter(
+                RunStage::cases(),
+                static fn (RunStage $stage): bool => $stage->isAlwaysOwed() || in_array($stage->value, $owed, true),
+            ),
         ));
     }
 
@@ -51,8 +54,15 @@ final readonly class Plan
     public function toArray(): array
     {
         return [
-            'stages' => $this->stages, 'bed' => [$this->bed->xMm, $this->bed->yMm, $this->bed->zMm, $this->bed->round, $this->bed->middle], 'hotend_c' => $this->hotendC, 'bed_c' => $this->bedC,
-            'bed_rise_s' => $this->bedRiseS, 'slots' => $this->slots, 'hold_s' => $this->holdS, 'probed' => $this->probed, 'most_c' => [$this->limits->hotendMostC, $this->limits->bedMostC],
+            'stages' => $this->stages,
+            'bed' => [$this->bed->xMm, $this->bed->yMm, $this->bed->zMm, $this->bed->round, $this->bed->middle],
+            'hotend_c' => $this->hotendC,
+            'bed_c' => $this->bedC,
+            'bed_rise_s' => $this->bedRiseS,
+            'slots' => $this->slots,
+            'hold_s' => $this->holdS,
+            'probed' => $this->probed,
+            'most_c' => [$this->limits->hotendMostC, $this->limits->bedMostC],
             'family_rise_s' => [$this->familyHotendRiseS, $this->familyBedRiseS],
         ];
     }
@@ -67,11 +77,20 @@ final readonly class Plan
         $of = Fields::of($kept);
         $numbers = static fn (mixed $list, int $i): ?float => is_array($list) && is_numeric($list[$i] ?? null) ? (float) $list[$i] : null;
         $bed = $kept['bed'] ?? null;
-        $stages = is_array($kept['stages'] ?? null) ? array_values(array_intersect(array_column(RunStage::cases(), 'value'), array_filter($kept['stages'], is_string(...)))) : [];
+        $stages = is_array($kept['stages'] ?? null) ? array_values(array_intersect(
+            array_column(RunStage::cases(), 'value'),
+            array_filter($kept['stages'], is_string(...)),
+        )) : [];
 
         return new self(
             $stages,
-            new Bed($numbers($bed, 0) ?? 60.0, $numbers($bed, 1) ?? 60.0, $numbers($bed, 2) ?? 60.0, is_array($bed) && ($bed[3] ?? false) === true, is_array($bed) && is_bool($bed[4] ?? null) ? $bed[4] : null),
+            new Bed(
+                $numbers($bed, 0) ?? 60.0,
+                $numbers($bed, 1) ?? 60.0,
+                $numbers($bed, 2) ?? 60.0,
+                is_array($bed) && ($bed[3] ?? false) === true,
+                is_array($bed) && is_bool($bed[4] ?? null) ? $bed[4] : null,
+            ),
             $of->number('hotend_c', 0, 500),
             $of->number('bed_c', 0, 200),
             is_numeric($kept['bed_rise_s'] ?? null) ? (float) $kept['bed_rise_s'] : null,

@@ -66,7 +66,10 @@ final readonly class PrintStages
                 }
             } while (! str_contains($state, 'Not SD printing'));
         } catch (Halted $e) {
-            throw StageFailed::because(sprintf('The printer stopped after %.0f min of it: %s.', ($this->log->now - $began) / 60, $e->said), $e->restarted ? 'restarts-itself' : ($stage === RunStage::Long ? 'fails-after-hours' : 'stops-mid-print'));
+            throw StageFailed::because(
+                sprintf('The printer stopped after %.0f min of it: %s.', ($this->log->now - $began) / 60, $e->said),
+                $e->restarted ? 'restarts-itself' : ($stage === RunStage::Long ? 'fails-after-hours' : 'stops-mid-print'),
+            );
         }
         $this->heat->refuseJumps($began);
         // somebody may come hours later: nothing stays hot until then
@@ -104,7 +107,10 @@ final readonly class PrintStages
         for ($slot = 0; $slot < $this->plan->slots; $slot++) {
             $said = implode(' ', Want::lines(yield Want::ok("T{$slot}", 90.0)));
             if (preg_match('/Error|Invalid/', $said) === 1) {
-                throw StageFailed::because("Slot {$slot}: ".trim((string) preg_replace('/^.*?(Error:|echo:)/', '', $said)).'.', 'slot-alarm');
+                throw StageFailed::because(
+                    "Slot {$slot}: ".trim((string) preg_replace('/^.*?(Error:|echo:)/', '', $said)).'.',
+                    'slot-alarm',
+                );
             }
         }
         yield Want::ok('T0', 90.0);

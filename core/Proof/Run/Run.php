@@ -24,7 +24,9 @@ final class Run
     /** @var 'waiting'|'running'|'asking'|'passed'|'failed'|'stopped'|'lost' */
     public string $state = 'waiting';
 
-    /** @var array<string, array{passed: bool, words: string, value: float|null, rise: float|null, finding: string|null, danger: bool}> by stage */
+    /**
+     * @var array<string, array{passed: bool, words: string, value: float|null, rise: float|null, finding: string|null, danger: bool}> by stage
+     */
     public array $results = [];
 
     public ?string $stage = null;
@@ -70,7 +72,10 @@ final class Run
     /** @var list<string> stages still to do */
     private array $left;
 
-    /** @param  float  $patience  how many times longer than usual the printer may be silent: a simulated one that runs fast stands still with its computer */
+    /**
+     * @param  float  $patience  how many times longer than usual the printer may be silent: a simulated one that runs fast stands
+     *   still with its computer
+     */
     public function __construct(public readonly Plan $plan, private readonly float $patience = 1.0)
     {
         $this->log = new Log;
@@ -127,7 +132,10 @@ final class Run
         if ($want?->kind === 'time' && $t - $this->wantedSince >= $want->within) {
             $this->goOn(null);
         } elseif ($want?->kind === 'answer' && $t - $this->askedAt > max($this->patience * self::MOST_BUSY_S, 5 * $want->within)) {
-            $this->fail(StageFailed::because("“{$want->text}” is not done after ".round(($t - $this->askedAt) / 60).' min, though the printer says that it is busy.', null));
+            $this->fail(StageFailed::because(
+                "“{$want->text}” is not done after ".round(($t - $this->askedAt) / 60).' min, though the printer says that it is busy.',
+                null,
+            ));
         } elseif ($want?->kind === 'answer' && $t - $this->wantedSince > $this->patience * $want->within) {
             if ($this->stage === null || $t - $this->heardAt > $this->patience * $want->within) {
                 // it says nothing else either: that is the link, not the machine
@@ -207,9 +215,14 @@ final class Run
         }
         if (str_contains($line, 'busy')) {
             // it lives, and works at what it was told
-            $this->wantedSince = $this->want?->kind === 'answer' ? $t - min($t - $this->wantedSince, $this->want->within * 0.9) : $this->wantedSince;
+            $this->wantedSince = $this->want?->kind === 'answer' ? $t - min(
+                $t - $this->wantedSince,
+                $this->want->within * 0.9,
+            ) : $this->wantedSince;
         }
-        if (preg_match('/^echo:\s*Unknown command: "(.*)"$/i', $line, $found) === 1 && $this->want?->kind === 'answer' && trim($found[1]) !== $this->want->text) {
+        if (preg_match('/^echo:\s*Unknown command: "(.*)"$/i', $line, $found) === 1
+            && $this->want?->kind === 'answer'
+            && trim($found[1]) !== $this->want->text) {
             $this->garbled = true;
         }
         if (preg_match('/^Error:\s*(Filament.*)$/i', $line, $found) === 1) {
@@ -287,7 +300,10 @@ final class Run
         if ($this->work === null) {
             if (! $halted->restarted && $this->state === 'running') {
                 $this->stage ??= $this->left[0] ?? null;
-                $this->fail(StageFailed::because("The printer stopped by itself: {$halted->said}.", str_contains($halted->said, 'TEMP') ? 'error-thermistor' : 'error-heating'));
+                $this->fail(StageFailed::because(
+                    "The printer stopped by itself: {$halted->said}.",
+                    str_contains($halted->said, 'TEMP') ? 'error-thermistor' : 'error-heating',
+                ));
             }
 
             return;
@@ -339,7 +355,14 @@ final class Run
         }
         if (! $work->valid()) {
             $shown = $work->getReturn();
-            $this->results[(string) $this->stage] = ['passed' => true, 'words' => $shown->words, 'value' => $shown->value, 'rise' => $shown->riseS, 'finding' => null, 'danger' => false];
+            $this->results[(string) $this->stage] = [
+                'passed' => true,
+                'words' => $shown->words,
+                'value' => $shown->value,
+                'rise' => $shown->riseS,
+                'finding' => null,
+                'danger' => false,
+            ];
             $this->work = null;
             $this->betweenStages();
 
@@ -375,14 +398,24 @@ final class Run
 
     private function fail(StageFailed $e): void
     {
-        $this->results[(string) $this->stage] = ['passed' => false, 'words' => $e->getMessage(), 'value' => null, 'rise' => null, 'finding' => $e->finding, 'danger' => $e->danger];
+        $this->results[(string) $this->stage] = [
+            'passed' => false,
+            'words' => $e->getMessage(),
+            'value' => null,
+            'rise' => null,
+            'finding' => $e->finding,
+            'danger' => $e->danger,
+        ];
         $this->end('failed', $e->getMessage());
     }
 
     /** @param  'passed'|'failed'|'stopped'|'lost'  $state */
     private function end(string $state, string $why): void
     {
-        $this->deaf = $state !== 'passed' && $this->want?->kind === 'answer' && preg_match('/^(G28|T\d)/', $this->want->text) === 1 && $this->sender->waits();
+        $this->deaf = $state !== 'passed' && $this->want?->kind === 'answer' && preg_match(
+            '/^(G28|T\d)/',
+            $this->want->text,
+        ) === 1 && $this->sender->waits();
         $this->out = '';
         $this->state = $state;
         $this->work = null;

@@ -264,7 +264,10 @@ final class Session
         $hot = $this->asked->heats();
         $age = $this->last === null ? INF : $t - $this->last->t;
         if ($hot && $age > $this->patience * self::BLIND_S && $t - $this->hotSince > $this->patience * self::BLIND_S) {
-            $this->run->cut($t, new Danger(sprintf('It heats, and has reported no temperature for %.0f s.', $this->patience * self::BLIND_S), null));
+            $this->run->cut(
+                $t,
+                new Danger(sprintf('It heats, and has reported no temperature for %.0f s.', $this->patience * self::BLIND_S), null),
+            );
         } elseif ($hot && $age > $this->patience * self::DEMAND_S && $t - $this->demandedAt > $this->patience * self::DEMAND_S && $this->run->want?->kind !== 'answer') {
             $this->demandedAt = $t;
             $this->demanded++;

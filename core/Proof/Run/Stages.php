@@ -48,7 +48,11 @@ final readonly class Stages
             RunStage::HeatMoving => $this->heating->heatMoving(),
             RunStage::FreeAir => $this->printing->freeAir(),
             RunStage::Slots => $this->printing->slots(),
-            RunStage::FirstLayer, RunStage::Print, RunStage::SlotPrints, RunStage::Materials, RunStage::Long => $this->printing->prints($stage),
+            RunStage::FirstLayer,
+            RunStage::Print,
+            RunStage::SlotPrints,
+            RunStage::Materials,
+            RunStage::Long => $this->printing->prints($stage),
         };
     }
 
@@ -63,16 +67,35 @@ final readonly class Stages
         $now = $this->heat->sample('The printer reports no temperatures. Its firmware must know M155.');
         $warm = $now->hotend > self::ROOM[1] || $now->bed > self::ROOM[1] || abs($now->hotend - $now->bed) > self::APART;
         if ($warm) {
-            yield from $this->heat->cools(static fn (Sample $s): bool => max($s->hotend, $s->bed) <= self::ROOM[1] && abs($s->hotend - $s->bed) <= self::APART);
+            yield from $this->heat->cools(
+                static fn (Sample $s): bool => max($s->hotend, $s->bed) <= self::ROOM[1] && abs($s->hotend - $s->bed) <= self::APART,
+            );
             $now = $this->heat->now();
         }
         foreach (['hot end' => [$now->hotend, 'reads-impossible'], 'bed' => [$now->bed, 'bed-reads-wrong']] as $name => [$c, $finding]) {
             if ($c < self::ROOM[0] || $c > self::ROOM[1]) {
-                throw StageFailed::because(sprintf('The %s shows %.1f °C with nothing heated, and does not cool; a room has %.0f to %.0f.', $name, $c, ...self::ROOM), $finding);
+                throw StageFailed::because(
+                    sprintf(
+                        'The %s shows %.1f °C with nothing heated, and does not cool; a room has %.0f to %.0f.',
+                        $name,
+                        $c,
+                        ...self::ROOM,
+                    ),
+                    $finding,
+                );
             }
         }
         if (abs($now->hotend - $now->bed) > self::APART) {
-            throw StageFailed::because(sprintf('Cold, the hot end shows %.1f °C and the bed %.1f: %.1f apart, and %.0f are allowed. One of them is off its curve.', $now->hotend, $now->bed, abs($now->hotend - $now->bed), self::APART), 'thermistor-off-curve');
+            throw StageFailed::because(
+                sprintf(
+                    'Cold, the hot end shows %.1f °C and the bed %.1f: %.1f apart, and %.0f are allowed. One of them is off its curve.',
+                    $now->hotend,
+                    $now->bed,
+                    abs($now->hotend - $now->bed),
+                    self::APART,
+                ),
+                'thermistor-off-curve',
+            );
         }
         $name = preg_match('/FIRMWARE_NAME:\s*(.+?)\s+(?:SOURCE|PROTOCOL)/', $said, $found) === 1 ? $found[1] : 'unnamed firmware';
 

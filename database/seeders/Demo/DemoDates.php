@@ -29,7 +29,9 @@ final class DemoDates
             foreach (self::columns() as $table => $columns) {
                 $set = [];
                 foreach ($columns as $column => $isDay) {
-                    $set[] = $isDay ? "\"{$column}\" = \"{$column}\" + {$days}" : "\"{$column}\" = \"{$column}\" + interval '{$seconds} seconds'";
+                    $set[] = $isDay
+                        ? "\"{$column}\" = \"{$column}\" + {$days}"
+                        : "\"{$column}\" = \"{$column}\" + interval '{$seconds} seconds'";
                 }
                 DB::statement("UPDATE \"{$table}\" SET ".implode(', ', $set));
             }
@@ -44,7 +46,9 @@ final class DemoDates
     private static function columns(): array
     {
         $columns = [];
-        foreach (DB::select("SELECT table_name, column_name, data_type FROM information_schema.columns WHERE table_schema = current_schema() AND data_type IN ('timestamp with time zone', 'date') ORDER BY table_name") as $column) {
+        foreach (DB::select(
+            "SELECT table_name, column_name, data_type FROM information_schema.columns WHERE table_schema = current_schema() AND data_type IN ('timestamp with time zone', 'date') ORDER BY table_name",
+        ) as $column) {
             $columns[$column->table_name][$column->column_name] = $column->data_type === 'date';
         }
 
@@ -56,7 +60,11 @@ final class DemoDates
     {
         $day = '/\b(20\d\d-\d\d-\d\d)\b/';
         foreach (DB::table($table)->whereRaw("\"{$column}\"::text ~ '20[0-9]{2}-[0-9]{2}-[0-9]{2}'")->pluck($column, 'id') as $id => $text) {
-            $moved = preg_replace_callback($day, static fn (array $found): string => Carbon::parse($found[1], 'UTC')->addDays($days)->toDateString(), (string) $text);
+            $moved = preg_replace_callback(
+                $day,
+                static fn (array $found): string => Carbon::parse($found[1], 'UTC')->addDays($days)->toDateString(),
+                (string) $text,
+            );
             DB::table($table)->where('id', $id)->update([$column => $moved]);
         }
     }

@@ -30,8 +30,14 @@ final readonly class DemoFind
         [['nozzle' => 205.0, 'speed' => 50.0, 'retraction' => 6.0], 4, 'no difference'],
     ];
 
-    public function __construct(private KeepTrials $trials, private KeepLookList $lookLists, private RecordFinding $findings, private ConfirmFaults $confirm, private MoveJob $move, private WithdrawFinding $withdraw)
-    {
+    public function __construct(
+        private KeepTrials $trials,
+        private KeepLookList $lookLists,
+        private RecordFinding $findings,
+        private ConfirmFaults $confirm,
+        private MoveJob $move,
+        private WithdrawFinding $withdraw,
+    ) {
     }
 
     /** @param  array<string, Person>  $people */
@@ -59,7 +65,13 @@ final readonly class DemoFind
         foreach (LookOwed::query()->with('machine')->where('look_list_id', $list->id)->orderBy('id')->limit(11)->get() as $i => $owed) {
             Carbon::setTestNow($today->copy()->subMinutes(310 - 6 * $i));
             $affected = in_array($i, [2, 3, 8], true);
-            $this->lookLists->look($list, $owed->machine, $affected, $affected ? ['front left turns', 'all four turn', 'rear right'][intdiv($i, 3)] : null, $i % 2 === 0 ? $by : $other);
+            $this->lookLists->look(
+                $list,
+                $owed->machine,
+                $affected,
+                $affected ? ['front left turns', 'all four turn', 'rear right'][intdiv($i, 3)] : null,
+                $i % 2 === 0 ? $by : $other,
+            );
         }
     }
 
@@ -85,6 +97,13 @@ final readonly class DemoFind
 
     private function openJob(string $family, string $station): Job
     {
-        return Job::query()->whereNull('finished_at')->where('station', $station)->whereHas('machine', fn ($m) => $m->where('family', $family)->whereNotIn('id', RedTag::query()->select('machine_id')->whereNull('off_at')))->orderByDesc('opened_at')->firstOrFail();
+        return Job::query()->whereNull('finished_at')
+            ->where('station', $station)
+            ->whereHas(
+                'machine',
+                fn ($m) => $m->where('family', $family)->whereNotIn('id', RedTag::query()->select('machine_id')->whereNull('off_at')),
+            )
+            ->orderByDesc('opened_at')
+            ->firstOrFail();
     }
 }

@@ -31,12 +31,27 @@ final readonly class DemoFix
 {
     /** Worked by its guide and written down step by step; other mends are noted only. */
     private const BY_GUIDE = [
-        'tube-cooked' => 'replace-liner', 'nozzle-worn-out' => 'change-nozzle-hot', 'nozzle-blocked' => 'clear-full-clog', 'feeder-tube-jam' => 'clear-feeder',
-        'break-fan-failed' => 'change-fans', 'fan-part-failed' => 'change-fans', 'knob-screws-free' => 'lock-bed-screws', 'belt-slack' => 'belts-and-tensioner',
+        'tube-cooked' => 'replace-liner',
+        'nozzle-worn-out' => 'change-nozzle-hot',
+        'nozzle-blocked' => 'clear-full-clog',
+        'feeder-tube-jam' => 'clear-feeder',
+        'break-fan-failed' => 'change-fans',
+        'fan-part-failed' => 'change-fans',
+        'knob-screws-free' => 'lock-bed-screws',
+        'belt-slack' => 'belts-and-tensioner',
     ];
 
-    public function __construct(private Knowledge $knowledge, private RunGuide $guides, private TakeOff $takeOff, private PutStepBack $back, private TrayQuery $tray, private KeepService $service, private ChangePosition $positions, private Warranty $warranty, private KeepPaper $papers)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private RunGuide $guides,
+        private TakeOff $takeOff,
+        private PutStepBack $back,
+        private TrayQuery $tray,
+        private KeepService $service,
+        private ChangePosition $positions,
+        private Warranty $warranty,
+        private KeepPaper $papers,
+    ) {
     }
 
     /** Mends a fault by its guide, when there is one for this machine that is written down here; says whether it did. */
@@ -44,7 +59,9 @@ final readonly class DemoFix
     {
         $code = self::BY_GUIDE[$fault] ?? null;
         $guide = $code === null ? null : $this->knowledge->guides[$code];
-        if ($guide === null || $by->login !== 'bo' || ! Traits::of($this->knowledge->families[$job->machine->family]->traits)->allow($guide->needs)) {
+        if ($guide === null
+            || $by->login !== 'bo'
+            || ! Traits::of($this->knowledge->families[$job->machine->family]->traits)->allow($guide->needs)) {
             return false;
         }
         $school = $guide->schools()[0] ?? null;
@@ -55,7 +72,13 @@ final readonly class DemoFix
         }
         $this->allBack($job, $by);
         $before = GuideRun::query()->where(['guide' => $guide->code, 'person_id' => $by->id])->whereNotNull('minutes')->count();
-        $this->guides->end($job, $run, false, round(LearningCurve::of($guide->first, $guide->practised)->minutes($before + 1) * (0.85 + ($job->id % 7) / 20), 1), $by);
+        $this->guides->end(
+            $job,
+            $run,
+            false,
+            round(LearningCurve::of($guide->first, $guide->practised)->minutes($before + 1) * (0.85 + ($job->id % 7) / 20), 1),
+            $by,
+        );
 
         return true;
     }
@@ -99,7 +122,10 @@ final readonly class DemoFix
     public function setTheTray(Carbon $today, array $people): void
     {
         // none that is on the bench: it might be open already
-        foreach (Machine::query()->where('held_as', 'farm')->whereNotIn('id', Job::query()->select('machine_id')->whereNull('finished_at'))->orderByDesc('id')->limit(2)->get() as $machine) {
+        foreach (Machine::query()->where('held_as', 'farm')->whereNotIn(
+            'id',
+            Job::query()->select('machine_id')->whereNull('finished_at'),
+        )->orderByDesc('id')->limit(2)->get() as $machine) {
             $this->warranty->note($machine, 'seller', $today->copy()->addMonths(5)->toDateString(), 'invoice in the blue folder');
         }
         // the demo’s simulated printers stand in for those at Prove
@@ -126,7 +152,13 @@ final readonly class DemoFix
     private function openHotEnd(Job $job, Person $by): void
     {
         $steps = [
-            new Removal('Hot-end cover', FastenerList::read('2 M3x25'), wayRound: 'cut-out to the fan', firstPass: 'both in, finger-tight', secondPass: 'snug, it is plastic'),
+            new Removal(
+                'Hot-end cover',
+                FastenerList::read('2 M3x25'),
+                wayRound: 'cut-out to the fan',
+                firstPass: 'both in, finger-tight',
+                secondPass: 'snug, it is plastic',
+            ),
             new Removal('Fan shroud', FastenerList::read('4 M3x12'), check: 'fan turns free'),
             new Removal('Board cover', FastenerList::read('2 M2.5x8'), sockets: ['E', 'TH', 'F2']),
             new Removal('Idler arm and spring', FastenerList::read('1 M3x25, 1 spring'), caution: 'the spring jumps: a hand over it'),

@@ -87,7 +87,11 @@ final class DemoJob
         $this->people = $people;
         $who = $plot->technician;
         yield new Beat('sam', 4);
-        $this->job = $this->bookIn->book($machine, new Booking($plot->kind, $this->complaint($plot, $truth), $this->began($truth), $plot->hours, promisedFor: $plot->promisedFor), $people['sam']);
+        $this->job = $this->bookIn->book(
+            $machine,
+            new Booking($plot->kind, $this->complaint($plot, $truth), $this->began($truth), $plot->hours, promisedFor: $plot->promisedFor),
+            $people['sam'],
+        );
         if ($plot->stopAt === 'booked') {
             return;
         }
@@ -96,9 +100,21 @@ final class DemoJob
         $this->to(Station::Diagnosis, $who);
         if ($plot->kind !== JobKind::Repair) {
             yield new Beat($who, 4);
-            $this->job = $this->confirm->pass($this->job, $plot->kind === JobKind::Refurbish ? 'Bought for resale; cleaned and gone over.' : 'Nothing broken: due by hours.', $this->job->version, $people[$who]);
+            $this->job = $this->confirm->pass(
+                $this->job,
+                $plot->kind === JobKind::Refurbish ? 'Bought for resale; cleaned and gone over.' : 'Nothing broken: due by hours.',
+                $this->job->version,
+                $people[$who],
+            );
             yield new Beat($who, $this->random->getInt(18, 40));
-            $this->job = $this->note->note($this->job, null, null, 'Cleaned, greased, belts and wheels set, fans blown out.', ['motion', 'fans'], $people[$who]);
+            $this->job = $this->note->note(
+                $this->job,
+                null,
+                null,
+                'Cleaned, greased, belts and wheels set, fans blown out.',
+                ['motion', 'fans'],
+                $people[$who],
+            );
             $this->tray->goneOver($this->job->refresh(), true, $people[$who]);
         } else {
             yield from $this->find($plot, $truth, $who);
@@ -124,14 +140,22 @@ final class DemoJob
             return;
         }
         yield new Beat('sam', 2, $this->random->getInt(20, 1600));
-        $this->job = $this->send->send($this->job, Destination::forMachineHeldAs($machine->refresh()->held_as)[0], new Terms(warrantyDays: 90, warrantyHours: 500), $this->job->version, $people['sam']);
+        $this->job = $this->send->send(
+            $this->job,
+            Destination::forMachineHeldAs($machine->refresh()->held_as)[0],
+            new Terms(warrantyDays: 90, warrantyHours: 500),
+            $this->job->version,
+            $people['sam'],
+        );
     }
 
     private function answerSafety(DemoTruth $truth, string $who): void
     {
         $answers = [];
         foreach ($this->knowledge->safetyQuestions as $question) {
-            $told = $question->finding !== 'volts-on-frame' && $question->finding !== 'no-earth-path' && $question->finding !== 'no-runaway-trip';
+            $told = $question->finding !== 'volts-on-frame'
+                && $question->finding !== 'no-earth-path'
+                && $question->finding !== 'no-runaway-trip';
             $answers[$question->code] = $told && $truth->shows[$question->finding];
         }
         $this->job = $this->answerSafety->answer($this->job, $answers, $this->people[$who]);
@@ -199,7 +223,14 @@ final class DemoJob
                 continue;
             }
             if ($plot->stopAt === 'fix-waiting') {
-                $this->job = $this->edit->wait($this->job, $plot->waitsFor, $plot->waitsNote, $plot->waitsFor === 'itself' ? 240 : null, $this->job->version, $this->people[$who]);
+                $this->job = $this->edit->wait(
+                    $this->job,
+                    $plot->waitsFor,
+                    $plot->waitsNote,
+                    $plot->waitsFor === 'itself' ? 240 : null,
+                    $this->job->version,
+                    $this->people[$who],
+                );
 
                 return;
             }
@@ -229,7 +260,14 @@ final class DemoJob
         foreach ($classes as $class) {
             $part = $this->fitting($class);
             if ($part->on_hand === 0) {
-                $this->job = $this->edit->wait($this->job, 'part', "{$part->name}, ordered", null, $this->job->version, $this->people[$who]);
+                $this->job = $this->edit->wait(
+                    $this->job,
+                    'part',
+                    "{$part->name}, ordered",
+                    null,
+                    $this->job->version,
+                    $this->people[$who],
+                );
                 yield new Beat('sam', 3, 60 * 24 * $this->random->getInt(2, 6));
                 $this->stock->receive($part, 3, DemoShop::costOf($part->number), 'ordered for a job', $this->people['sam']);
                 $this->job = $this->edit->wait($this->job, null, null, null, $this->job->version, $this->people[$who]);
@@ -274,7 +312,12 @@ final class DemoJob
             return;
         }
         yield new Beat($who, 5);
-        $this->job = $this->takeOff->ask($this->job, 'Cause found and mended, both halves renewed', '0.1 Ω across the new joint, 40 MΩ to the frame', $this->people[$who]);
+        $this->job = $this->takeOff->ask(
+            $this->job,
+            'Cause found and mended, both halves renewed',
+            '0.1 Ω across the new joint, 40 MΩ to the frame',
+            $this->people[$who],
+        );
         yield new Beat('ada', 3, 30);
         $this->job = $this->takeOff->countersign($this->job, $this->people['ada']);
     }
@@ -290,15 +333,35 @@ final class DemoJob
             }
             if ($plot->stopAt === 'proof' && count($missing) <= 3) {
                 if ($plot->waitsFor === 'itself') {
-                    $this->job = $this->edit->wait($this->job, 'itself', "{$missing[0]->proof->name}, running", 220, $this->job->version, $this->people[$who]);
+                    $this->job = $this->edit->wait(
+                        $this->job,
+                        'itself',
+                        "{$missing[0]->proof->name}, running",
+                        220,
+                        $this->job->version,
+                        $this->people[$who],
+                    );
                 }
 
                 return;
             }
             $owed = $missing[0];
-            yield new Beat($who, (int) $this->knowledge->bench->minutesToProve($owed->proof->stage), $owed->proof->stage->value === 'long' ? 180 : 0);
-            $stillWrong = array_diff($truth->faults, $this->mended) !== [] && $plot->kind === JobKind::Repair && $owed->proof->code === 'small-print' && $tries < 40;
-            $this->job = $this->prove->record($this->job, $owed->proof->code, $this->value($owed, $stillWrong), ! $stillWrong, $this->people[$who]);
+            yield new Beat(
+                $who,
+                (int) $this->knowledge->bench->minutesToProve($owed->proof->stage),
+                $owed->proof->stage->value === 'long' ? 180 : 0,
+            );
+            $stillWrong = array_diff(
+                $truth->faults,
+                $this->mended,
+            ) !== [] && $plot->kind === JobKind::Repair && $owed->proof->code === 'small-print' && $tries < 40;
+            $this->job = $this->prove->record(
+                $this->job,
+                $owed->proof->code,
+                $this->value($owed, $stillWrong),
+                ! $stillWrong,
+                $this->people[$who],
+            );
             if ($stillWrong) {
                 yield from $this->again($plot, $truth, $who);
             }
@@ -323,7 +386,12 @@ final class DemoJob
             }
         }
         yield new Beat($who, 2);
-        $this->job = $this->confirm->confirm($this->job, array_values(array_diff($left, $this->found()->faults())), $this->job->version, $this->people[$who]);
+        $this->job = $this->confirm->confirm(
+            $this->job,
+            array_values(array_diff($left, $this->found()->faults())),
+            $this->job->version,
+            $this->people[$who],
+        );
         yield from $this->fix($plot, $truth, $who);
         $this->mended = $truth->faults;
         $this->to(Station::Proof, $who);
@@ -379,7 +447,10 @@ final class DemoJob
     /** @return list<string> signs of danger an owner would notice */
     private function dangers(DemoTruth $truth): array
     {
-        return array_values(array_filter(array_keys($truth->shows, true, true), fn (string $code): bool => isset(DemoCast::WORDS[$code]) && $this->knowledge->findings[$code]->redTag));
+        return array_values(array_filter(
+            array_keys($truth->shows, true, true),
+            fn (string $code): bool => isset(DemoCast::WORDS[$code]) && $this->knowledge->findings[$code]->redTag,
+        ));
     }
 
     private function complaint(DemoPlot $plot, DemoTruth $truth): string
@@ -392,7 +463,10 @@ final class DemoJob
                 default => 'Bought as “works, just needs cleaning”.',
             };
         }
-        $words = array_map(static fn (string $code): string => DemoCast::WORDS[$code], array_slice([...$this->dangers($truth), ...$this->told($truth)], 0, 2));
+        $words = array_map(
+            static fn (string $code): string => DemoCast::WORDS[$code],
+            array_slice([...$this->dangers($truth), ...$this->told($truth)], 0, 2),
+        );
 
         return $words === [] ? 'Something is not right with the prints' : ucfirst(implode(', and ', $words));
     }

@@ -24,9 +24,40 @@ final class DemoOrders
         'Upland Filament and Print Parts' => ['by letter or at the yard', 16, 12, 8000, 1400],
     ];
 
-    private const ELECTRIC = ['board', 'fan', 'therm', 'heater', 'power', 'probe', 'endstop', 'terminal', 'socket', 'cord', 'cable', 'loom', 'connector', 'sensor', 'lead', 'memory'];
+    private const ELECTRIC = [
+        'board',
+        'fan',
+        'therm',
+        'heater',
+        'power',
+        'probe',
+        'endstop',
+        'terminal',
+        'socket',
+        'cord',
+        'cable',
+        'loom',
+        'connector',
+        'sensor',
+        'lead',
+        'memory',
+    ];
 
-    private const MOTION = ['wheel', 'rail', 'rod', 'bearing', 'belt', 'idler', 'delta', 'spring', 'washer', 'nut', 'spacer', 'grease', 'cleaning'];
+    private const MOTION = [
+        'wheel',
+        'rail',
+        'rod',
+        'bearing',
+        'belt',
+        'idler',
+        'delta',
+        'spring',
+        'washer',
+        'nut',
+        'spacer',
+        'grease',
+        'cleaning',
+    ];
 
     public function __construct(private readonly KeepOrders $keep)
     {
@@ -42,7 +73,13 @@ final class DemoOrders
             $cost = DemoShop::costOf($part->number);
             $pack = $cost < 150 ? 10 : ($cost < 400 ? 5 : 1);
             $supplier = $suppliers[$this->kind($part->class)];
-            $this->keep->supply($part, $supplier, substr($supplier->name, 0, 1).sprintf('%04d', crc32($part->number) % 10_000), $pack, $cost * $pack);
+            $this->keep->supply(
+                $part,
+                $supplier,
+                substr($supplier->name, 0, 1).sprintf('%04d', crc32($part->number) % 10_000),
+                $pack,
+                $cost * $pack,
+            );
         }
     }
 
@@ -57,14 +94,20 @@ final class DemoOrders
         $coming = OrderLine::query()->whereHas('order', static fn ($q) => $q->whereNull('closed_at'))->pluck('part_id')->all();
         foreach (Supplier::query()->orderBy('id')->get() as $supplier) {
             $packs = [];
-            foreach (Supply::query()->with('part')->where(['supplier_id' => $supplier->id, 'preferred' => true])->orderBy('id')->get() as $supply) {
+            foreach (Supply::query()->with('part')->where([
+                'supplier_id' => $supplier->id,
+                'preferred' => true,
+            ])->orderBy('id')->get() as $supply) {
                 $wanted = ($keep[$supply->part->number] ?? 0) - $supply->part->on_hand;
                 if (! in_array($supply->part_id, $coming, true) && $supply->part->on_hand * 3 < ($keep[$supply->part->number] ?? 0)) {
                     $packs[$supply->part->number] = (int) ceil($wanted / $supply->pack);
                 }
             }
             if ($packs !== []) {
-                $orders[] = [$this->keep->send($supplier, $packs, null, $by), self::SUPPLIERS[$supplier->name][1] + $random->getInt(-1, self::SUPPLIERS[$supplier->name][2])];
+                $orders[] = [
+                    $this->keep->send($supplier, $packs, null, $by),
+                    self::SUPPLIERS[$supplier->name][1] + $random->getInt(-1, self::SUPPLIERS[$supplier->name][2]),
+                ];
             }
         }
         usort($orders, static fn (array $a, array $b): int => $a[1] <=> $b[1]);
@@ -83,7 +126,14 @@ final class DemoOrders
     {
         foreach ($order->lines()->with('part')->get() as $line) {
             $dearer = $random->getInt(0, 9) === 0 ? (int) round($line->pack_cost_minor * $random->getInt(103, 112) / 100) : null;
-            $this->keep->receive($line, $line->open(), $dearer, false, $by, sprintf('%s-%03d', substr($order->supplier->name, 0, 1), $order->id * 7 % 1000));
+            $this->keep->receive(
+                $line,
+                $line->open(),
+                $dearer,
+                false,
+                $by,
+                sprintf('%s-%03d', substr($order->supplier->name, 0, 1), $order->id * 7 % 1000),
+            );
         }
     }
 

@@ -63,13 +63,22 @@ final class DemoScale
         for ($i = Machine::query()->count(); $i < self::MACHINES; $i++) {
             $machine = $this->register->register($families[$i % count($families)], sprintf('SC%06d', $i), 'farm', null, null, null);
             foreach (array_slice($this->knowledge->families[$machine->family]->positions, 0, 12) as $position) {
-                $fittings[] = ['machine_id' => $machine->id, 'position' => $position->code, 'fitted_at' => now()->subDays(300), 'fitted_hours' => 100];
+                $fittings[] = [
+                    'machine_id' => $machine->id,
+                    'position' => $position->code,
+                    'fitted_at' => now()->subDays(300),
+                    'fitted_hours' => 100,
+                ];
             }
         }
         foreach (array_chunk($fittings, 1000) as $chunk) {
             DB::table('fittings')->insert($chunk);
         }
-        DB::table('machines')->where('serial', 'like', 'SC%')->update(['place' => 'service', 'hours' => 1500, 'created_at' => now()->subDays(self::DAYS)]);
+        DB::table('machines')->where('serial', 'like', 'SC%')->update([
+            'place' => 'service',
+            'hours' => 1500,
+            'created_at' => now()->subDays(self::DAYS),
+        ]);
     }
 
     private function parts(): void
@@ -85,7 +94,10 @@ final class DemoScale
                 FROM generate_series(1, ?) AS i) AS made
             SQL, [self::DAYS, $this->list($classes), count($classes), $this->list($classes), count($classes), self::PARTS - DB::table('parts')->count()]);
         $suppliers = $this->list(array_map(strval(...), Supplier::query()->orderBy('id')->pluck('id')->all()));
-        DB::insert("INSERT INTO supplies (part_id, supplier_id, number, pack, pack_cost_minor, preferred) SELECT id, (?::bigint[])[1 + id % array_length(?::bigint[], 1)], 'M' || id, 1 + id % 10, (100 + id % 900) * (1 + id % 10), true FROM parts WHERE number LIKE 'SC-%'", [$suppliers, $suppliers]);
+        DB::insert(
+            "INSERT INTO supplies (part_id, supplier_id, number, pack, pack_cost_minor, preferred) SELECT id, (?::bigint[])[1 + id % array_length(?::bigint[], 1)], 'M' || id, 1 + id % 10, (100 + id % 900) * (1 + id % 10), true FROM parts WHERE number LIKE 'SC-%'",
+            [$suppliers, $suppliers],
+        );
     }
 
     private function jobs(): void
@@ -101,10 +113,22 @@ final class DemoScale
             FROM (SELECT i, i / 1900 AS n, now() - make_interval(days => ?) + make_interval(mins => (i::bigint * ? * 1440 / ?)::int) AS at FROM generate_series(1, ?) AS i) AS g
             JOIN (SELECT id, row_number() OVER (ORDER BY id) - 1 AS r FROM machines WHERE serial LIKE 'SC%') AS m ON m.r = g.i % ?::int
             SQL, [$person, self::DAYS - 3, self::DAYS - 6, $many, $many, DB::table('machines')->where('serial', 'like', 'SC%')->count()]);
-        DB::insert("INSERT INTO releases (job_id, destination, person_id, at, warranty_until, warranty_hours) SELECT id, 'service', ?, finished_at, (finished_at + interval '90 days')::date, 500 FROM jobs WHERE id >= ?", [$person, $first]);
-        DB::insert('INSERT INTO diagnoses (job_id, fault, probability, person_id, at) SELECT id, (?::text[])[1 + id % ?], 0.8, ?, opened_at FROM jobs WHERE id >= ?', [$this->list($faults), count($faults), $person, $first]);
-        DB::insert("INSERT INTO job_findings (job_id, code, present, source, person_id, at) SELECT j.id, (?::text[])[1 + (j.id * 7 + k * 13) % ?], k < 2, 'seen', ?, opened_at FROM jobs j, generate_series(0, 2) AS k WHERE j.id >= ?", [$this->list($findings), count($findings), $person, $first]);
-        DB::insert("INSERT INTO job_events (job_id, machine_id, version, station, kind, text, hours, person_id, at) SELECT j.id, j.machine_id, k, 'diagnosis', 'finding', 'Clicks at the drive gear', j.hours, ?, opened_at + make_interval(hours => k) FROM jobs j, generate_series(1, 3) AS k WHERE j.id >= ?", [$person, $first]);
+        DB::insert(
+            "INSERT INTO releases (job_id, destination, person_id, at, warranty_until, warranty_hours) SELECT id, 'service', ?, finished_at, (finished_at + interval '90 days')::date, 500 FROM jobs WHERE id >= ?",
+            [$person, $first],
+        );
+        DB::insert(
+            'INSERT INTO diagnoses (job_id, fault, probability, person_id, at) SELECT id, (?::text[])[1 + id % ?], 0.8, ?, opened_at FROM jobs WHERE id >= ?',
+            [$this->list($faults), count($faults), $person, $first],
+        );
+        DB::insert(
+            "INSERT INTO job_findings (job_id, code, present, source, person_id, at) SELECT j.id, (?::text[])[1 + (j.id * 7 + k * 13) % ?], k < 2, 'seen', ?, opened_at FROM jobs j, generate_series(0, 2) AS k WHERE j.id >= ?",
+            [$this->list($findings), count($findings), $person, $first],
+        );
+        DB::insert(
+            "INSERT INTO job_events (job_id, machine_id, version, station, kind, text, hours, person_id, at) SELECT j.id, j.machine_id, k, 'diagnosis', 'finding', 'Clicks at the drive gear', j.hours, ?, opened_at + make_interval(hours => k) FROM jobs j, generate_series(1, 3) AS k WHERE j.id >= ?",
+            [$person, $first],
+        );
         // and as many open as a large bench holds
         DB::insert(<<<'SQL'
             INSERT INTO jobs (machine_id, kind, station, station_since, complaint, began, hours, opened_by, opened_at, promised_for, next_step, next_minutes)
@@ -112,7 +136,10 @@ final class DemoScale
             FROM machines m WHERE serial LIKE 'SC%' ORDER BY id LIMIT ?
             SQL, [$person, self::OPEN]);
         DB::update("UPDATE machines SET place = 'bench' WHERE id IN (SELECT machine_id FROM jobs WHERE finished_at IS NULL)");
-        DB::insert("INSERT INTO job_findings (job_id, code, present, source, person_id, at) SELECT id, 'gear-clicks', true, 'seen', ?, opened_at FROM jobs WHERE finished_at IS NULL AND id >= ?", [$person, $first]);
+        DB::insert(
+            "INSERT INTO job_findings (job_id, code, present, source, person_id, at) SELECT id, 'gear-clicks', true, 'seen', ?, opened_at FROM jobs WHERE finished_at IS NULL AND id >= ?",
+            [$person, $first],
+        );
     }
 
     private function movements(): void
@@ -132,9 +159,13 @@ final class DemoScale
 
     private function levels(): void
     {
-        DB::update("UPDATE parts SET on_hand = s.n, value_minor = s.value FROM (SELECT part_id, sum(quantity) AS n, sum(value_minor) AS value FROM movements GROUP BY part_id) AS s WHERE s.part_id = parts.id AND number LIKE 'SC-%'");
+        DB::update(
+            "UPDATE parts SET on_hand = s.n, value_minor = s.value FROM (SELECT part_id, sum(quantity) AS n, sum(value_minor) AS value FROM movements GROUP BY part_id) AS s WHERE s.part_id = parts.id AND number LIKE 'SC-%'",
+        );
         DB::statement('TRUNCATE part_uses');
-        DB::insert("INSERT INTO part_uses (family, class, part_id, times) SELECT x.family, min(p.class), m.part_id, sum(CASE m.kind WHEN 'used' THEN 1 ELSE -1 END) FROM movements m JOIN parts p ON p.id = m.part_id JOIN jobs j ON j.id = m.job_id JOIN machines x ON x.id = j.machine_id WHERE m.kind IN ('used','returned') GROUP BY x.family, m.part_id");
+        DB::insert(
+            "INSERT INTO part_uses (family, class, part_id, times) SELECT x.family, min(p.class), m.part_id, sum(CASE m.kind WHEN 'used' THEN 1 ELSE -1 END) FROM movements m JOIN parts p ON p.id = m.part_id JOIN jobs j ON j.id = m.job_id JOIN machines x ON x.id = j.machine_id WHERE m.kind IN ('used','returned') GROUP BY x.family, m.part_id",
+        );
         DB::insert("INSERT INTO bin_stocks (part_id, bin, on_hand) SELECT id, bin, on_hand FROM parts WHERE number LIKE 'SC-%'");
     }
 
@@ -146,11 +177,17 @@ final class DemoScale
     private function bare(string $table): array
     {
         $again = [];
-        foreach (DB::select("SELECT conname, pg_get_constraintdef(oid) AS def FROM pg_constraint WHERE conrelid = ?::regclass AND contype = 'f'", [$table]) as $key) {
+        foreach (DB::select(
+            "SELECT conname, pg_get_constraintdef(oid) AS def FROM pg_constraint WHERE conrelid = ?::regclass AND contype = 'f'",
+            [$table],
+        ) as $key) {
             DB::statement("ALTER TABLE {$table} DROP CONSTRAINT \"{$key->conname}\"");
             $again[] = "ALTER TABLE {$table} ADD CONSTRAINT \"{$key->conname}\" {$key->def}";
         }
-        foreach (DB::select('SELECT c.relname, pg_get_indexdef(i.indexrelid) AS def FROM pg_index i JOIN pg_class c ON c.oid = i.indexrelid WHERE i.indrelid = ?::regclass AND NOT i.indisunique', [$table]) as $index) {
+        foreach (DB::select(
+            'SELECT c.relname, pg_get_indexdef(i.indexrelid) AS def FROM pg_index i JOIN pg_class c ON c.oid = i.indexrelid WHERE i.indrelid = ?::regclass AND NOT i.indisunique',
+            [$table],
+        ) as $index) {
             DB::statement("DROP INDEX \"{$index->relname}\"");
             $again[] = (string) $index->def;
         }

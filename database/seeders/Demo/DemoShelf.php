@@ -40,29 +40,54 @@ final class DemoShelf
 {
     /** name of a part => what people call it */
     private const CALLED = [
-        'Liner 4/2 mm, 60 mm' => 'tube end, white tube, inner tube', 'Heater cartridge 24 V 40 W' => 'heat pen, cartridge', 'Thermistor, glass bead' => 'temp sensor, bead', 'Fan 30 × 10, 24 V' => 'cold end fan, small fan',
-        'Blower 5015, 24 V' => 'snail fan, part cooler', 'Eccentric nut' => 'off-centre nut, cam nut', 'Silicone sock, square block' => 'boot, block cover', 'Idler, smooth 5 mm bore' => 'belt roller, pulley without teeth',
+        'Liner 4/2 mm, 60 mm' => 'tube end, white tube, inner tube',
+        'Heater cartridge 24 V 40 W' => 'heat pen, cartridge',
+        'Thermistor, glass bead' => 'temp sensor, bead',
+        'Fan 30 × 10, 24 V' => 'cold end fan, small fan',
+        'Blower 5015, 24 V' => 'snail fan, part cooler',
+        'Eccentric nut' => 'off-centre nut, cam nut',
+        'Silicone sock, square block' => 'boot, block cover',
+        'Idler, smooth 5 mm bore' => 'belt roller, pulley without teeth',
         'Bed spring, stiff' => 'corner spring', 'Push-in coupler, Heron' => 'quick fitting', 'Bed plug, both halves' => 'bed connector',
     ];
 
     /** part => part that does as well => with what care */
     private const INSTEAD = [
-        ['Liner 4/2 mm, 60 mm', 'Liner 4/2 mm by the metre', 'cut square to 60 mm'], ['Nozzle 0.4 brass', 'Nozzle 0.4 hardened', 'prints 5 °C hotter'], ['Idler, smooth 5 mm bore', 'Idler, toothed 5 mm bore', 'where the teeth of the belt run on it'],
-        ['Wheels, set of four', 'Wheel, single, hard', 'four of them, all alike'], ['Bed spring, stiff', 'Silicone bed mount', 'all four corners'],
+        ['Liner 4/2 mm, 60 mm', 'Liner 4/2 mm by the metre', 'cut square to 60 mm'],
+        ['Nozzle 0.4 brass', 'Nozzle 0.4 hardened', 'prints 5 °C hotter'],
+        ['Idler, smooth 5 mm bore', 'Idler, toothed 5 mm bore', 'where the teeth of the belt run on it'],
+        ['Wheels, set of four', 'Wheel, single, hard', 'four of them, all alike'],
+        ['Bed spring, stiff', 'Silicone bed mount', 'all four corners'],
     ];
 
     /** material, colour, lot, days since it was made, opened, dried (nothing: never), grams left */
     private const SPOOLS = [
-        ['PLA', 'grey', 'L-2291', 110, 34, null, 612.0], ['PETG', 'black', 'L-1804', 260, 96, null, 340.0], ['PETG', 'white', 'L-2310', 70, 20, 9, 805.0],
-        ['PA', 'natural', 'L-0917', 420, 12, 4, 455.0], ['PLA', 'orange', 'L-0188', 940, 800, null, 150.0], ['TPU', 'black', null, 60, null, null, 500.0],
+        ['PLA', 'grey', 'L-2291', 110, 34, null, 612.0],
+        ['PETG', 'black', 'L-1804', 260, 96, null, 340.0],
+        ['PETG', 'white', 'L-2310', 70, 20, 9, 805.0],
+        ['PA', 'natural', 'L-0917', 420, 12, 4, 455.0],
+        ['PLA', 'orange', 'L-0188', 940, 800, null, 150.0],
+        ['TPU', 'black', null, 60, null, null, 500.0],
     ];
 
     /** family, days ago, why it is written off */
-    private const DONORS = [['tern-220', 62, 'Frame bent in a fall; not worth a new one'], ['heron-cx', 41, 'Board and screen gone, nobody pays for both']];
+    private const DONORS = [
+        ['tern-220', 62, 'Frame bent in a fall; not worth a new one'],
+        ['heron-cx', 41, 'Board and screen gone, nobody pays for both'],
+    ];
 
     public function __construct(
-        private readonly Knowledge $knowledge, private readonly KeepPart $parts, private readonly KeepOrders $orders, private readonly KeepSpools $spools, private readonly MakePart $make, private readonly FlagBatch $flag,
-        private readonly KeepStocktake $stocktake, private readonly Salvage $salvage, private readonly BookIn $bookIn, private readonly SendOut $send, private readonly ReserveKit $reserve,
+        private readonly Knowledge $knowledge,
+        private readonly KeepPart $parts,
+        private readonly KeepOrders $orders,
+        private readonly KeepSpools $spools,
+        private readonly MakePart $make,
+        private readonly FlagBatch $flag,
+        private readonly KeepStocktake $stocktake,
+        private readonly Salvage $salvage,
+        private readonly BookIn $bookIn,
+        private readonly SendOut $send,
+        private readonly ReserveKit $reserve,
     ) {
     }
 
@@ -70,8 +95,20 @@ final class DemoShelf
     public function sort(): void
     {
         foreach (Part::query()->orderBy('id')->get() as $part) {
-            $families = array_keys(array_filter($this->knowledge->families, static fn ($f): bool => str_contains($part->name, explode(' ', $f->name)[0])));
-            $this->parts->change($part, $part->version, $part->name, $part->class, self::CALLED[$part->name] ?? '', null, ['families' => $families], null);
+            $families = array_keys(array_filter(
+                $this->knowledge->families,
+                static fn ($f): bool => str_contains($part->name, explode(' ', $f->name)[0]),
+            ));
+            $this->parts->change(
+                $part,
+                $part->version,
+                $part->name,
+                $part->class,
+                self::CALLED[$part->name] ?? '',
+                null,
+                ['families' => $families],
+                null,
+            );
         }
         foreach (self::INSTEAD as [$name, $other, $care]) {
             $this->parts->substitute($this->named($name), $this->named($other), $care);
@@ -82,7 +119,10 @@ final class DemoShelf
     public function sellElsewhere(): void
     {
         $near = $this->orders->supplier('Dockside Tools', 2, 2500, 0, 'walk-in, gate 3');
-        foreach (Supply::query()->with('part')->whereHas('part', static fn ($q) => $q->whereIn('class', ['heat-break-fan', 'thermistor', 'heater-cartridge', 'liner', 'nozzle']))->orderBy('id')->get() as $supply) {
+        foreach (Supply::query()->with('part')->whereHas(
+            'part',
+            static fn ($q) => $q->whereIn('class', ['heat-break-fan', 'thermistor', 'heater-cartridge', 'liner', 'nozzle']),
+        )->orderBy('id')->get() as $supply) {
             $this->orders->supply($supply->part, $near, null, 1, (int) round(1.35 * $supply->pack_cost_minor / $supply->pack));
         }
     }
@@ -130,7 +170,15 @@ final class DemoShelf
         $cap = $this->named('End cap');
         $this->make->recipe($cap, 'PETG', 3.1, 2200, 14, 0.5, 'Eight at a time.');
         foreach (self::SPOOLS as [$material, $colour, $lot, $made]) {
-            $this->spools->add($material, $colour, $lot, $material === 'TPU' ? 500 : 1000, 228, 2200, Carbon::now()->addDays(120)->subDays($made));
+            $this->spools->add(
+                $material,
+                $colour,
+                $lot,
+                $material === 'TPU' ? 500 : 1000,
+                228,
+                2200,
+                Carbon::now()->addDays(120)->subDays($made),
+            );
         }
         // opened and dried on days the story does not tell
         foreach (self::SPOOLS as $i => [, , , , $opened, $dried, $left]) {
@@ -138,7 +186,15 @@ final class DemoShelf
             $at = static fn (?int $ago): ?Carbon => $ago === null ? null : Carbon::now()->addDays(120)->subDays($ago);
             $spool->update(['opened_at' => $at($opened), 'dried_at' => $at($dried), 'left_g' => $left]);
             foreach (array_filter(['opened' => $at($opened), 'dried' => $at($dried)]) as $kind => $when) {
-                DB::table('spool_events')->insert(['spool_id' => $spool->id, 'kind' => $kind, 'grams' => $kind === 'opened' ? $spool->net_g : $left, 'hours' => $kind === 'dried' ? 6 : null, 'celsius' => $kind === 'dried' ? 65 : null, 'person_id' => $by->id, 'at' => $when]);
+                DB::table('spool_events')->insert([
+                    'spool_id' => $spool->id,
+                    'kind' => $kind,
+                    'grams' => $kind === 'opened' ? $spool->net_g : $left,
+                    'hours' => $kind === 'dried' ? 6 : null,
+                    'celsius' => $kind === 'dried' ? 65 : null,
+                    'person_id' => $by->id,
+                    'at' => $when,
+                ]);
             }
         }
     }
@@ -150,7 +206,12 @@ final class DemoShelf
     private function donate(string $family, string $because, array $people): Generator
     {
         yield new Beat('sam', 6);
-        $machine = Machine::query()->where('family', $family)->where('held_as', '<>', 'owner')->whereIn('place', ['service', 'sale'])->whereNotIn('id', Job::query()->select('machine_id')->whereNull('finished_at'))->orderByDesc('hours')->first();
+        $machine = Machine::query()->where('family', $family)
+            ->where('held_as', '<>', 'owner')
+            ->whereIn('place', ['service', 'sale'])
+            ->whereNotIn('id', Job::query()->select('machine_id')->whereNull('finished_at'))
+            ->orderByDesc('hours')
+            ->first();
         if ($machine === null) {
             return;
         }
@@ -165,10 +226,22 @@ final class DemoShelf
         yield new Beat('bo', 25);
         foreach (Machine::query()->where('place', 'donor')->orderBy('id')->get() as $machine) {
             foreach (array_values(array_slice($this->knowledge->family($machine->family)->positions, 1, 2)) as $i => $position) {
-                $part = PartChoice::fitting(Part::query()->where(['class' => $position->partClass, 'grade' => 'new'])->orderBy('id')->get(), $this->knowledge->family($machine->family), $position->code)->first();
+                $part = PartChoice::fitting(
+                    Part::query()->where(['class' => $position->partClass, 'grade' => 'new'])->orderBy('id')->get(),
+                    $this->knowledge->family($machine->family),
+                    $position->code,
+                )->first();
                 if ($part !== null) {
                     $tested = $i === 0;
-                    $this->salvage->fromDonor($machine, $position->code, $part->number, $tested ? 'tested' : 'untested', $tested ? 'ran an hour on the bench' : null, (int) round(DemoShop::costOf($part->number) * 0.3), $by);
+                    $this->salvage->fromDonor(
+                        $machine,
+                        $position->code,
+                        $part->number,
+                        $tested ? 'tested' : 'untested',
+                        $tested ? 'ran an hour on the bench' : null,
+                        (int) round(DemoShop::costOf($part->number) * 0.3),
+                        $by,
+                    );
                 }
             }
         }
@@ -179,7 +252,13 @@ final class DemoShelf
     {
         yield new Beat('tove', 4);
         $receipt = Movement::query()->where('kind', 'received')->whereNotNull('order_line_id')
-            ->whereExists(static fn ($q) => $q->from('movements AS later')->whereColumn('later.part_id', 'movements.part_id')->whereColumn('later.id', '>', 'movements.id')->where('later.kind', 'used'))->orderByDesc('quantity')->orderBy('id')->first();
+            ->whereExists(static fn ($q) => $q->from('movements AS later')->whereColumn(
+                'later.part_id',
+                'movements.part_id',
+            )->whereColumn('later.id', '>', 'movements.id')->where('later.kind', 'used'))
+            ->orderByDesc('quantity')
+            ->orderBy('id')
+            ->first();
         if ($receipt !== null) {
             $this->flag->flag($receipt, 'Two of them failed within a day', $by);
         }

@@ -49,8 +49,18 @@ final class DemoShop
     /** @var array<int, true> machine id => somebody is on the way with it */
     private array $underway = [];
 
-    public function __construct(private readonly Container $app, private readonly Knowledge $knowledge, private readonly RegisterMachine $register, private readonly MoveStock $stock, private readonly Hands $hands, private readonly EditJob $edit, private readonly DemoFind $find, private readonly DemoFix $tray, private readonly DemoOrders $orders, private readonly DemoShelf $shelf)
-    {
+    public function __construct(
+        private readonly Container $app,
+        private readonly Knowledge $knowledge,
+        private readonly RegisterMachine $register,
+        private readonly MoveStock $stock,
+        private readonly Hands $hands,
+        private readonly EditJob $edit,
+        private readonly DemoFind $find,
+        private readonly DemoFix $tray,
+        private readonly DemoOrders $orders,
+        private readonly DemoShelf $shelf,
+    ) {
     }
 
     public static function costOf(string $number): int
@@ -87,18 +97,33 @@ final class DemoShop
         $clock->play();
         $this->setTheBench();
         DemoDates::move(Carbon::now('UTC'));
-        $say(sprintf('%d machines, %d finished jobs, %d open, %d parts.', Machine::query()->count(), Job::query()->whereNotNull('finished_at')->count(), Job::query()->whereNull('finished_at')->count(), Part::query()->count()));
+        $say(sprintf(
+            '%d machines, %d finished jobs, %d open, %d parts.',
+            Machine::query()->count(),
+            Job::query()->whereNotNull('finished_at')->count(),
+            Job::query()->whereNull('finished_at')->count(),
+            Part::query()->count(),
+        ));
     }
 
     private static function number(string $class, int $variant): string
     {
-        return strtoupper(substr(str_replace('-', '', $class), 0, 4)).'-'.substr((string) (1000 + crc32($class) % 9000), 0, 3).($variant + 1);
+        return strtoupper(substr(str_replace('-', '', $class), 0, 4)).'-'.substr(
+            (string) (1000 + crc32($class) % 9000),
+            0,
+            3,
+        ).($variant + 1);
     }
 
     private function makePeople(): void
     {
         foreach (DemoLogins::PEOPLE as $login => [$name, $role]) {
-            $this->people[$login] = Person::query()->create(['login' => $login, 'name' => $name, 'role' => $role, 'password' => DemoLogins::PASSWORD]);
+            $this->people[$login] = Person::query()->create([
+                'login' => $login,
+                'name' => $name,
+                'role' => $role,
+                'password' => DemoLogins::PASSWORD,
+            ]);
         }
     }
 
@@ -144,14 +169,41 @@ final class DemoShop
         }
         $this->underway[$machine->id] = true;
         $now = Carbon::now();
-        $hours = round($this->hours[$machine->id]['start'] + $this->hours[$machine->id]['perDay'] * $this->today->copy()->subDays(self::DAYS)->diffInDays($now), 1);
+        $hours = round(
+            $this->hours[$machine->id]['start'] + $this->hours[$machine->id]['perDay'] * $this->today->copy()
+                ->subDays(self::DAYS)
+                ->diffInDays($now),
+            1,
+        );
         $plot ??= new DemoPlot(
-            kind: $machine->held_as === 'resale' && Job::query()->where('machine_id', $machine->id)->doesntExist() ? JobKind::Refurbish : [JobKind::Repair, JobKind::Repair, JobKind::Repair, JobKind::Repair, JobKind::Repair, JobKind::Repair, JobKind::Repair, JobKind::Repair, JobKind::Service, JobKind::Inspection][$this->random->getInt(0, 9)],
+            kind: $machine->held_as === 'resale' && Job::query()->where('machine_id', $machine->id)->doesntExist()
+                ? JobKind::Refurbish
+                : [
+                    JobKind::Repair,
+                    JobKind::Repair,
+                    JobKind::Repair,
+                    JobKind::Repair,
+                    JobKind::Repair,
+                    JobKind::Repair,
+                    JobKind::Repair,
+                    JobKind::Repair,
+                    JobKind::Service,
+                    JobKind::Inspection,
+                ][$this->random->getInt(0, 9)],
             technician: ['bo', 'imre', 'tove'][$this->random->getInt(0, 2)],
             hours: $hours,
             delay: $this->random->getInt(15, 1300),
         );
-        $plot = new DemoPlot($plot->kind, $plot->technician, max($hours, $machine->hoursRun() ?? 0.0), $plot->delay, $plot->promisedFor, $plot->stopAt, $plot->waitsFor, $plot->waitsNote);
+        $plot = new DemoPlot(
+            $plot->kind,
+            $plot->technician,
+            max($hours, $machine->hoursRun() ?? 0.0),
+            $plot->delay,
+            $plot->promisedFor,
+            $plot->stopAt,
+            $plot->waitsFor,
+            $plot->waitsNote,
+        );
         /** @var DemoJob $job */
         $job = $this->app->make(DemoJob::class, ['random' => $this->random]);
         yield from $job->play($plot, $machine, $truth ?? DemoTruth::draw($this->knowledge, $machine->family, $this->random), $this->people);
@@ -160,7 +212,11 @@ final class DemoShop
 
     private function machine(bool $preferNew, ?string $family): ?Machine
     {
-        $known = Machine::query()->whereIn('place', ['service', 'owner', 'sale'])->whereNotIn('id', array_keys($this->underway))->when($family !== null, fn ($q) => $q->where('family', $family))->orderBy('id')->get();
+        $known = Machine::query()->whereIn('place', ['service', 'owner', 'sale'])
+            ->whereNotIn('id', array_keys($this->underway))
+            ->when($family !== null, fn ($q) => $q->where('family', $family))
+            ->orderBy('id')
+            ->get();
         foreach ($preferNew || $known->isEmpty() ? $this->unseen : [] as $i => [$unseen, $holder]) {
             if ($family === null || $unseen === $family) {
                 array_splice($this->unseen, $i, 1);
@@ -178,7 +234,14 @@ final class DemoShop
             'farm' => 'farm', 'resale' => 'resale', default => 'owner'
         };
         $serial = sprintf('%s%05d', strtoupper(substr($family, 0, 1)), $this->random->getInt(1000, 99999));
-        $machine = $this->register->register($family, $serial, $heldAs, $heldAs === 'owner' ? $holder : null, DemoCast::OWNERS[$holder] ?? null, $heldAs === 'resale' ? $this->random->getInt(20, 140) * 100 : null);
+        $machine = $this->register->register(
+            $family,
+            $serial,
+            $heldAs,
+            $heldAs === 'owner' ? $holder : null,
+            DemoCast::OWNERS[$holder] ?? null,
+            $heldAs === 'resale' ? $this->random->getInt(20, 140) * 100 : null,
+        );
         $this->hours[$machine->id] = ['start' => $this->random->getInt(40, 2600), 'perDay' => $this->random->getInt(5, 70) / 10];
 
         return $machine;
@@ -199,10 +262,16 @@ final class DemoShop
             }
         }
         for ($day = self::DAYS - 20; $day > 30; $day -= 21) {
-            $clock->add((int) $this->today->copy()->subDays($day)->setTime(10, 30)->timestamp, $this->orders->round($keep, $this->random, $this->people['sam'], true));
+            $clock->add(
+                (int) $this->today->copy()->subDays($day)->setTime(10, 30)->timestamp,
+                $this->orders->round($keep, $this->random, $this->people['sam'], true),
+            );
         }
         foreach ([12, 4] as $day) {
-            $clock->add((int) $this->today->copy()->subDays($day)->setTime(10, 30)->timestamp, $this->orders->round($keep, $this->random, $this->people['sam'], false));
+            $clock->add(
+                (int) $this->today->copy()->subDays($day)->setTime(10, 30)->timestamp,
+                $this->orders->round($keep, $this->random, $this->people['sam'], false),
+            );
         }
     }
 
@@ -210,14 +279,25 @@ final class DemoShop
     private function plotOpenJobs(DemoClock $clock): void
     {
         $in = fn (int $days): string => $this->today->copy()->addDays($days)->toDateString();
-        $repair = fn (string $who, ?string $stopAt, ?string $promised = null, ?string $for = null, ?string $note = null): DemoPlot => new DemoPlot(JobKind::Repair, $who, 0, 40, $promised, $stopAt, $for, $note);
+        $repair = fn (
+            string $who,
+            ?string $stopAt,
+            ?string $promised = null,
+            ?string $for = null,
+            ?string $note = null,
+        ): DemoPlot => new DemoPlot(JobKind::Repair, $who, 0, 40, $promised, $stopAt, $for, $note);
         $plots = [
             [1, 'tern-220', ['tube-cooked'], $repair('bo', 'find', $in(0))],
             [1, 'heron-cx', ['feeder-tube-jam'], $repair('imre', 'find', $in(1))],
             [2, 'gannet-delta', ['wrong-settings'], $repair('tove', 'find')],
             [0, 'wren-mini', ['z-offset-lost'], $repair('bo', 'booked', $in(2))],
             [3, 'tern-220-d', ['knob-screws-free'], $repair('bo', 'fix', $in(2))],
-            [3, 'tern-220', ['hotend-blob'], $repair('imre', 'fix-waiting', $in(4), 'itself', 'Blob soak at 240 °C, somebody stays beside it')],
+            [
+                3,
+                'tern-220',
+                ['hotend-blob'],
+                $repair('imre', 'fix-waiting', $in(4), 'itself', 'Blob soak at 240 °C, somebody stays beside it'),
+            ],
             [5, 'heron-cx', ['hotend-bent'], $repair('tove', 'fix-waiting', $in(5), 'part', 'Heron one-piece nozzle module, due Thursday')],
             [4, 'bittern-ht', ['canister-clip-tight'], $repair('tove', 'fix-waiting', null, 'person', 'Owner to say yes to the estimate')],
             [9, 'tern-220', ['supply-weak'], $repair('bo', 'fix-waiting', null, 'claim', 'Seller’s answer, chase tomorrow')],
@@ -273,7 +353,11 @@ final class DemoShop
             }
         }
         Carbon::setTestNow($this->today->copy()->subMinutes(9));
-        $job = Job::query()->whereNull('finished_at')->where('station', 'diagnosis')->whereNotIn('machine_id', RedTag::query()->select('machine_id')->whereNull('off_at'))->orderBy('promised_for')->firstOrFail();
+        $job = Job::query()->whereNull('finished_at')
+            ->where('station', 'diagnosis')
+            ->whereNotIn('machine_id', RedTag::query()->select('machine_id')->whereNull('off_at'))
+            ->orderBy('promised_for')
+            ->firstOrFail();
         $this->hands->on($job, $this->people['bo']);
         Carbon::setTestNow();
     }

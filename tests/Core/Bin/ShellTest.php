@@ -24,8 +24,13 @@ final class ShellTest extends TestCase
 
     public function test_ports_are_numbers_and_nothing_is_run_that_stands_beside_them(): void
     {
-        file_put_contents("{$this->folder}/ports", "WEB_PORT=8420\nDB_PORT=\$(touch {$this->folder}/ran)\nPATH=/nowhere\nDB_PORT=8431; touch {$this->folder}/ran\nRIG_PORT_1=8641\nRIG_PORT_2=123456\n\$(touch {$this->folder}/ran)\n");
-        $said = $this->shell('ETC="$1"; unset WEB_PORT DB_PORT; read_ports; echo "$WEB_PORT|${DB_PORT:-none}|$RIG_PORT_1|${RIG_PORT_2:-none}|$PATH"');
+        file_put_contents(
+            "{$this->folder}/ports",
+            "WEB_PORT=8420\nDB_PORT=\$(touch {$this->folder}/ran)\nPATH=/nowhere\nDB_PORT=8431; touch {$this->folder}/ran\nRIG_PORT_1=8641\nRIG_PORT_2=123456\n\$(touch {$this->folder}/ran)\n",
+        );
+        $said = $this->shell(
+            'ETC="$1"; unset WEB_PORT DB_PORT; read_ports; echo "$WEB_PORT|${DB_PORT:-none}|$RIG_PORT_1|${RIG_PORT_2:-none}|$PATH"',
+        );
 
         self::assertStringStartsWith('8420|none|8641|none|', $said);
         self::assertStringNotContainsString('/nowhere', $said);
@@ -35,13 +40,17 @@ final class ShellTest extends TestCase
     public function test_a_file_with_a_secret_is_readable_by_nobody_else_from_its_first_byte(): void
     {
         // whoever writes it takes their time, and the user's own mask lets everybody read
-        $said = $this->shell('umask 000; { printf half; sleep 0.4; printf whole; } | keep root: 600 "$1/secret" & sleep 0.2; stat -c %a "$1/secret.new"; wait; stat -c %a "$1/secret"; cat "$1/secret"');
+        $said = $this->shell(
+            'umask 000; { printf half; sleep 0.4; printf whole; } | keep root: 600 "$1/secret" & sleep 0.2; stat -c %a "$1/secret.new"; wait; stat -c %a "$1/secret"; cat "$1/secret"',
+        );
         self::assertSame("600\n600\nhalfwhole", trim($said));
     }
 
     public function test_each_environment_file_is_its_users_own(): void
     {
-        $said = $this->shell('umask 000; ETC="$1"; STATE="$1"; WORK_USER="$(id -un)"; WEB_USER="$WORK_USER"; WEB_PORT=1; DB_PORT=2; make_secrets; write_environment; stat -c %a "$1/secrets" "$1/.env" "$1/.env.web"');
+        $said = $this->shell(
+            'umask 000; ETC="$1"; STATE="$1"; WORK_USER="$(id -un)"; WEB_USER="$WORK_USER"; WEB_PORT=1; DB_PORT=2; make_secrets; write_environment; stat -c %a "$1/secrets" "$1/.env" "$1/.env.web"',
+        );
         self::assertSame("600\n600\n600", trim($said));
         self::assertMatchesRegularExpression('/^DB_PASSWORD=[0-9a-f]{40}$/m', (string) file_get_contents("{$this->folder}/.env"));
     }
@@ -55,7 +64,9 @@ final class ShellTest extends TestCase
     public function test_a_package_that_is_there_is_never_called_missing(): void
     {
         // a list that is longer than what “grep -q” reads before it hangs up
-        $said = $this->shell('php() { printf "xml\n"; head -c 300000 /dev/zero | tr "\0" "x"; printf "\nlast\n"; }; PHP_MODULES="$(php -m)"; for i in $(seq 1 40); do has_php xml || echo missing; done; has_php last && has_php lasting || echo "no lasting"');
+        $said = $this->shell(
+            'php() { printf "xml\n"; head -c 300000 /dev/zero | tr "\0" "x"; printf "\nlast\n"; }; PHP_MODULES="$(php -m)"; for i in $(seq 1 40); do has_php xml || echo missing; done; has_php last && has_php lasting || echo "no lasting"',
+        );
         self::assertSame('no lasting', trim($said));
     }
 
@@ -69,7 +80,9 @@ final class ShellTest extends TestCase
     public function test_a_process_that_only_has_the_number_is_left_alone(): void
     {
         // the number of a killed master, given to somebody else's process since: its group is another one
-        $said = $this->shell('sleep 20 >/dev/null 2>&1 9>&- & other=$!; printf "%s\n" "$other" >"$1/php.group"; "$ROOT/bin/lib/launch.sh" "$1/php.group" /bin/true; kill -0 "$other" && echo alive; kill "$other"');
+        $said = $this->shell(
+            'sleep 20 >/dev/null 2>&1 9>&- & other=$!; printf "%s\n" "$other" >"$1/php.group"; "$ROOT/bin/lib/launch.sh" "$1/php.group" /bin/true; kill -0 "$other" && echo alive; kill "$other"',
+        );
         self::assertStringContainsString('alive', $said);
     }
 
@@ -78,14 +91,17 @@ final class ShellTest extends TestCase
         $master = "{$this->folder}/master";
         copy('/bin/bash', $master);
         chmod($master, 0755);
-        $said = $this->shell('alive() { [ -e "/proc/$1" ] && ! grep -q "^State:.Z" "/proc/$1/status"; }; setsid "$1/master" -c "\"$1/master\" -c \"sleep 20; :\" & echo \$! >$1/worker; wait" >/dev/null 2>&1 9>&- & sleep 0.3; worker="$(cat "$1/worker")"; group="$(ps -o pgid= -p "$worker" | tr -d " ")"; kill -KILL "$group"; sleep 0.2; alive "$worker" && echo left; printf "%s\n" "$group" >"$1/group"; "$ROOT/bin/lib/launch.sh" "$1/group" "$1/master" -c :; sleep 0.2; alive "$worker" || echo ended');
+        $said = $this->shell(
+            'alive() { [ -e "/proc/$1" ] && ! grep -q "^State:.Z" "/proc/$1/status"; }; setsid "$1/master" -c "\"$1/master\" -c \"sleep 20; :\" & echo \$! >$1/worker; wait" >/dev/null 2>&1 9>&- & sleep 0.3; worker="$(cat "$1/worker")"; group="$(ps -o pgid= -p "$worker" | tr -d " ")"; kill -KILL "$group"; sleep 0.2; alive "$worker" && echo left; printf "%s\n" "$group" >"$1/group"; "$ROOT/bin/lib/launch.sh" "$1/group" "$1/master" -c :; sleep 0.2; alive "$worker" || echo ended',
+        );
         self::assertStringEndsWith("left\nended", trim($said));
     }
 
     private function shell(string $commands): string
     {
         $root = dirname(__DIR__, 3);
-        $script = 'set -euo pipefail; ROOT='.escapeshellarg($root).'; for part in say place packages config services; do . "$ROOT/bin/lib/$part.sh"; done; '.$commands;
+        $script = 'set -euo pipefail; ROOT='.escapeshellarg($root)
+            .'; for part in say place packages config services; do . "$ROOT/bin/lib/$part.sh"; done; '.$commands;
         exec('bash -c '.escapeshellarg($script).' shell '.escapeshellarg($this->folder).' 2>&1', $said);
 
         return implode("\n", $said);

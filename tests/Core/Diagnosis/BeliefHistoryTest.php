@@ -26,7 +26,13 @@ final class BeliefHistoryTest extends TestCase
             ['code' => 'finding-06', 'present' => true, 'withdrawn' => false],
         ]);
 
-        $known = [[], ['finding-01' => true], ['finding-01' => true, 'finding-04' => false], ['finding-04' => false], ['finding-04' => false, 'finding-06' => true]];
+        $known = [
+            [],
+            ['finding-01' => true],
+            ['finding-01' => true, 'finding-04' => false],
+            ['finding-04' => false],
+            ['finding-04' => false, 'finding-06' => true],
+        ];
         self::assertCount(5, $history->moves);
         foreach ($known as $i => $findings) {
             self::assertEqualsWithDelta(BruteForce::posterior($network, $findings)[1], $history->moves[$i]->faults, 1e-9);
@@ -60,6 +66,10 @@ final class BeliefHistoryTest extends TestCase
         self::assertCount(9, $offered);
         self::assertSame('belt-out-of-band', $offered[0]);
         self::assertSame([], array_intersect($offered, ['belt-loose', 'crept-in']));
-        self::assertNotContains('slot-alarm', LikelyFindings::of($knowledge, $traits, Beliefs::of($network, []), 200), 'there is no feeder to alarm');
+        self::assertNotContains(
+            'slot-alarm',
+            LikelyFindings::of($knowledge, $traits, Beliefs::of($network, []), 200),
+            'there is no feeder to alarm',
+        );
     }
 }

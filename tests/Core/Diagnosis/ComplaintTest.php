@@ -37,7 +37,10 @@ final class ComplaintTest extends TestCase
         foreach (TradeKnowledge::files()->practice()->stories as $story) {
             if ($story->told !== []) {
                 $all++;
-                $hits += (int) (array_intersect($this->codes($story->says, TradeKnowledge::read()->families[$story->family]->traits), $story->told) !== []);
+                $hits += (int) (array_intersect(
+                    $this->codes($story->says, TradeKnowledge::read()->families[$story->family]->traits),
+                    $story->told,
+                ) !== []);
             }
         }
 
@@ -56,7 +59,14 @@ final class ComplaintTest extends TestCase
                 }
             }
             $index = new PhraseIndex($said, $knowledge->alike);
-            $hits = count(array_filter($asked, static fn (array $one): bool => in_array($one[0], array_slice(array_keys($index->scores(Said::of($one[1]))), 0, Complaint::OFFERED), true)));
+            $hits = count(array_filter(
+                $asked,
+                static fn (array $one): bool => in_array(
+                    $one[0],
+                    array_slice(array_keys($index->scores(Said::of($one[1]))), 0, Complaint::OFFERED),
+                    true,
+                ),
+            ));
 
             self::assertGreaterThanOrEqual(0.6 * count($asked), $hits);
         }
@@ -65,7 +75,9 @@ final class ComplaintTest extends TestCase
     public function test_each_has_six_phrases_or_none(): void
     {
         foreach (TradeKnowledge::read()->findings as $finding) {
-            if ($finding->said !== [] || $finding->circumstance || in_array($finding->group, ['Told or shown', 'First layer', 'Walls'], true)) {
+            if ($finding->said !== []
+                || $finding->circumstance
+                || in_array($finding->group, ['Told or shown', 'First layer', 'Walls'], true)) {
                 if ($finding->code !== 'patches-after-wipe') {
                     self::assertGreaterThanOrEqual(6, count($finding->said), $finding->code);
                 }

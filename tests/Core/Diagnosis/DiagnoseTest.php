@@ -18,16 +18,48 @@ final class DiagnoseTest extends TestCase
     {
         $p = 'present';
         $a = 'absent';
-        yield 'stops feeding after a while, hot material in a liner' => ['tern-220', ['jams-when-warm' => $p, 'hot-material-used' => $p, 'break-fan-dead' => $a, 'crept-in' => $p], 'tube-cooked'];
+        yield 'stops feeding after a while, hot material in a liner' => [
+            'tern-220',
+            ['jams-when-warm' => $p, 'hot-material-used' => $p, 'break-fan-dead' => $a, 'crept-in' => $p],
+            'tube-cooked',
+        ];
         yield 'jams warm and the little fan stands' => ['tern-220', ['jams-when-warm' => $p, 'break-fan-dead' => $p], 'break-fan-failed'];
-        yield 'one corner good, one bad, corners measured' => ['wren-mini', ['first-layer-uneven' => $p, 'bed-tilt-high' => $p, 'bed-warp-high' => $a, 'plate-lifted' => $a], 'bed-out-of-level'];
-        yield 'never homes since it was put together' => ['tern-220-d', ['error-homing' => $p, 'switch-not-reached' => $p, 'new-from-box' => $p], 'carriage-obstructed'];
-        yield 'a slot turns and nothing arrives after a power cut' => ['heron-cx', ['slot-spins-nothing' => $p, 'test-piece-stops' => $p, 'power-cut-mid-print' => $p], 'feeder-tube-jam'];
-        yield 'minus fifteen degrees, sensor open at the head too' => ['tern-220', ['reads-impossible' => $p, 'error-thermistor' => $p, 'thermistor-open' => $p, 'wire-broken-inside' => $a, 'socket-loose' => $a], 'thermistor-failed'];
-        yield 'the bed takes forever and the plug is brown' => ['shearwater-300', ['bed-slow' => $p, 'connector-brown' => $p, 'crept-in' => $p], 'connector-burning'];
-        yield 'hairy prints, other spool is fine, spools lie open' => ['gannet-delta', ['strings' => $p, 'only-this-material' => $p, 'damp-storage' => $p, 'pops-steam' => $p], 'filament-wet'];
+        yield 'one corner good, one bad, corners measured' => [
+            'wren-mini',
+            ['first-layer-uneven' => $p, 'bed-tilt-high' => $p, 'bed-warp-high' => $a, 'plate-lifted' => $a],
+            'bed-out-of-level',
+        ];
+        yield 'never homes since it was put together' => [
+            'tern-220-d',
+            ['error-homing' => $p, 'switch-not-reached' => $p, 'new-from-box' => $p],
+            'carriage-obstructed',
+        ];
+        yield 'a slot turns and nothing arrives after a power cut' => [
+            'heron-cx',
+            ['slot-spins-nothing' => $p, 'test-piece-stops' => $p, 'power-cut-mid-print' => $p],
+            'feeder-tube-jam',
+        ];
+        yield 'minus fifteen degrees, sensor open at the head too' => [
+            'tern-220',
+            ['reads-impossible' => $p, 'error-thermistor' => $p, 'thermistor-open' => $p, 'wire-broken-inside' => $a, 'socket-loose' => $a],
+            'thermistor-failed',
+        ];
+        yield 'the bed takes forever and the plug is brown' => [
+            'shearwater-300',
+            ['bed-slow' => $p, 'connector-brown' => $p, 'crept-in' => $p],
+            'connector-burning',
+        ];
+        yield 'hairy prints, other spool is fine, spools lie open' => [
+            'gannet-delta',
+            ['strings' => $p, 'only-this-material' => $p, 'damp-storage' => $p, 'pops-steam' => $p],
+            'filament-wet',
+        ];
         yield 'walked sideways, belt hangs' => ['gannet-delta', ['layers-shifted' => $p, 'belt-loose' => $p], 'belt-slack'];
-        yield 'always stops at one height, reading moves with the wire' => ['tern-220', ['fails-at-height' => $p, 'wire-broken-inside' => $p, 'restarts-itself' => $p], 'intermittent-wire'];
+        yield 'always stops at one height, reading moves with the wire' => [
+            'tern-220',
+            ['fails-at-height' => $p, 'wire-broken-inside' => $p, 'restarts-itself' => $p],
+            'intermittent-wire',
+        ];
         yield 'canister will not feed' => ['bittern-ht', ['wont-load' => $p, 'feed-wheel-stuck' => $p], 'canister-clip-tight'];
         yield 'a lump of plastic' => ['tern-220', ['blob-on-hotend' => $p], 'hotend-blob'];
     }
@@ -86,7 +118,11 @@ final class DiagnoseTest extends TestCase
     public function test_one_reassuring_look_does_not_hide_a_danger(): void
     {
         $before = $this->compute(['findings' => ['bed-slow' => 'present', 'error-heating' => 'present']]);
-        $after = $this->compute(['findings' => ['bed-slow' => 'present', 'error-heating' => 'present', 'contact-resistance-high' => 'absent']]);
+        $after = $this->compute(['findings' => [
+            'bed-slow' => 'present',
+            'error-heating' => 'present',
+            'contact-resistance-high' => 'absent',
+        ]]);
 
         self::assertTrue($before['safety']['red_tag']);
         self::assertTrue($after['safety']['red_tag']);
@@ -159,7 +195,10 @@ final class DiagnoseTest extends TestCase
     public function test_swap_first_offers_a_swap_for_a_part_on_the_shelf_only(): void
     {
         $case = ['findings' => ['break-fan-dead' => 'present', 'fan-noisy' => 'present'], 'school' => 'swap-first'];
-        $kinds = fn (array $input): array => array_column(array_filter($this->compute($input)['next'], static fn (array $s): bool => $s['kind'] === 'swap'), 'code');
+        $kinds = fn (array $input): array => array_column(
+            array_filter($this->compute($input)['next'], static fn (array $s): bool => $s['kind'] === 'swap'),
+            'code',
+        );
 
         self::assertSame([], $kinds($case));
         self::assertContains('break-fan-failed', $kinds($case + ['on_shelf' => ['heat-break-fan']]));
@@ -167,25 +206,45 @@ final class DiagnoseTest extends TestCase
 
     public function test_under_a_red_tag_nothing_is_swapped_to_see(): void
     {
-        $case = ['findings' => ['fan-noisy' => 'present', 'jams-when-warm' => 'present'], 'school' => 'swap-first', 'on_shelf' => ['heat-break-fan']];
+        $case = [
+            'findings' => ['fan-noisy' => 'present', 'jams-when-warm' => 'present'],
+            'school' => 'swap-first',
+            'on_shelf' => ['heat-break-fan'],
+        ];
 
         self::assertContains('swap', array_column($this->compute($case)['next'], 'kind'));
-        self::assertNotContains('swap', array_column($this->compute($case + ['red_tag' => true])['next'], 'kind'), 'whether it was right shows under power only');
+        self::assertNotContains(
+            'swap',
+            array_column($this->compute($case + ['red_tag' => true])['next'], 'kind'),
+            'whether it was right shows under power only',
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
     public static function badInput(): iterable
     {
-        yield 'unknown finding, the nearest is named' => [['findings' => ['jam-when-warm' => 'present']], 'findings.jam-when-warm', 'jams-when-warm'];
+        yield 'unknown finding, the nearest is named' => [
+            ['findings' => ['jam-when-warm' => 'present']],
+            'findings.jam-when-warm',
+            'jams-when-warm',
+        ];
         yield 'neither present nor absent' => [['findings' => ['strings' => 'yes']], 'findings.strings', 'present'];
         yield 'unknown trait' => [['traits' => ['guide' => 'wheels']], 'traits.guide', 'guides'];
         yield 'unknown value' => [['traits' => ['guides' => 'wheel']], 'traits.guides', 'wheels'];
         yield 'unknown key' => [['finding' => []], 'finding', 'findings'];
-        yield 'more of a fault than jobs' => [['history' => ['jobs' => 3, 'faults' => ['belt-slack' => 4]]], 'history.faults.belt-slack', 'from 0 to 3'];
+        yield 'more of a fault than jobs' => [
+            ['history' => ['jobs' => 3, 'faults' => ['belt-slack' => 4]]],
+            'history.faults.belt-slack',
+            'from 0 to 3',
+        ];
         yield 'unknown school' => [['school' => 'guess'], 'school', 'measure-first'];
         yield 'a list where an object belongs' => [['findings' => ['strings']], 'findings', 'object'];
         yield 'a minute that costs nothing' => [['rates' => ['bench_minute' => 0]], 'rates.bench_minute', '0.01'];
-        yield 'unknown fault in the history' => [['history' => ['jobs' => 1, 'faults' => ['belt-slak' => 1]]], 'history.faults.belt-slak', 'belt-slack'];
+        yield 'unknown fault in the history' => [
+            ['history' => ['jobs' => 1, 'faults' => ['belt-slak' => 1]]],
+            'history.faults.belt-slak',
+            'belt-slack',
+        ];
     }
 
     /** @param  array<string, mixed>  $input */

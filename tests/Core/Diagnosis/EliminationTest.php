@@ -100,7 +100,13 @@ final class EliminationTest extends TestCase
     public function test_many_findings_with_little_in_common_are_no_trouble(): void
     {
         $codes = static fn (string $c): array => array_map(static fn (int $i): string => "{$c}{$i}", range(0, 59));
-        $network = Network::of($codes('fault-'), array_fill(0, 60, 0.03), $codes('finding-'), array_fill(0, 60, 0.02), array_map(static fn (int $i): array => [$i => 0.9], range(0, 59)));
+        $network = Network::of(
+            $codes('fault-'),
+            array_fill(0, 60, 0.03),
+            $codes('finding-'),
+            array_fill(0, 60, 0.02),
+            array_map(static fn (int $i): array => [$i => 0.9], range(0, 59)),
+        );
 
         $posterior = Beliefs::of($network, array_fill_keys($network->findings, true))->now();
 

@@ -19,7 +19,10 @@ final class JudgedStepsTest extends TestCase
     public function test_danger_is_settled_first_from_one_in_twenty_on_and_never_mended_on_a_guess(): void
     {
         $trade = fn (float $rate): Knowledge => $this->trade(
-            [$this->fault('plain', 200, ['slow' => 0.9], 5), $this->fault('burning', $rate, ['slow' => 0.9, 'brown' => 0.9], 30, settle: ['plug-look'], danger: true)],
+            [
+                $this->fault('plain', 200, ['slow' => 0.9], 5),
+                $this->fault('burning', $rate, ['slow' => 0.9, 'brown' => 0.9], 30, settle: ['plug-look'], danger: true),
+            ],
             [SmallKnowledge::check('plug-look', ['brown'], State::Unplugged, 3)],
         );
 
@@ -37,7 +40,10 @@ final class JudgedStepsTest extends TestCase
             [$this->fault('heater', 100, ['cold' => 0.9, 'open' => 0.9], 10, settle: ['ohms'], qualified: ['bed_supply' => ['mains']])],
             [SmallKnowledge::check('ohms', ['open'], State::Powered, 9)],
         );
-        $on = fn (string $supply): array => (new Diagnose($trade))->compute(['findings' => ['cold' => 'present'], 'traits' => ['bed_supply' => $supply]])['next'];
+        $on = fn (string $supply): array => (new Diagnose($trade))->compute([
+            'findings' => ['cold' => 'present'],
+            'traits' => ['bed_supply' => $supply],
+        ])['next'];
 
         self::assertSame(['ohms', 'danger'], [$on('mains')[0]['code'], $on('mains')[0]['because']]);
         self::assertSame([], array_filter($on('mains'), static fn (array $s): bool => $s['kind'] === 'mend'));
@@ -47,8 +53,18 @@ final class JudgedStepsTest extends TestCase
     public function test_of_two_settling_looks_the_one_without_power_comes_first(): void
     {
         $trade = $this->trade(
-            [$this->fault('burning', 100, ['slow' => 0.9, 'brown' => 0.9, 'volts' => 0.9], 30, settle: ['volts', 'plug-look'], danger: true)],
-            [SmallKnowledge::check('volts', ['volts'], State::Powered, 1, supervised: true), SmallKnowledge::check('plug-look', ['brown'], State::Unplugged, 9)],
+            [$this->fault(
+                'burning',
+                100,
+                ['slow' => 0.9, 'brown' => 0.9, 'volts' => 0.9],
+                30,
+                settle: ['volts', 'plug-look'],
+                danger: true,
+            )],
+            [
+                SmallKnowledge::check('volts', ['volts'], State::Powered, 1, supervised: true),
+                SmallKnowledge::check('plug-look', ['brown'], State::Unplugged, 9),
+            ],
         );
 
         self::assertSame('plug-look', $this->next($trade, ['slow'])[0]['code']);
@@ -61,18 +77,69 @@ final class JudgedStepsTest extends TestCase
             [SmallKnowledge::check('gear-look', ['dust'], State::Open, 3)],
         );
 
-        self::assertSame(['gear-look', 'leader'], [$this->next($trade(15.0, []), ['clicks'])[0]['code'], $this->next($trade(15.0, []), ['clicks'])[0]['because']]);
+        self::assertSame(
+            ['gear-look', 'leader'],
+            [$this->next($trade(15.0, []), ['clicks'])[0]['code'], $this->next($trade(15.0, []), ['clicks'])[0]['because']],
+        );
         self::assertSame('gear-look', $this->next($trade(9.0, ['gear']), ['clicks'])[0]['code']);
         // nine minutes without a part, and the look takes seven: it is tried
-        self::assertSame(['mend', 'worn'], [$this->next($trade(9.0, []), ['clicks'])[0]['kind'], $this->next($trade(9.0, []), ['clicks'])[0]['code']]);
-        self::assertSame(['mend', 'worn'], [$this->next($trade(15.0, []), ['clicks', 'dust'])[0]['kind'], $this->next($trade(15.0, []), ['clicks', 'dust'])[0]['code']], 'it spoke');
+        self::assertSame(
+            ['mend', 'worn'],
+            [$this->next($trade(9.0, []), ['clicks'])[0]['kind'], $this->next($trade(9.0, []), ['clicks'])[0]['code']],
+        );
+        self::assertSame(
+            ['mend', 'worn'],
+            [$this->next($trade(15.0, []), ['clicks', 'dust'])[0]['kind'], $this->next($trade(15.0, []), ['clicks', 'dust'])[0]['code']],
+            'it spoke',
+        );
     }
 
     public function test_what_a_look_cannot_be_made_with_or_tells_nothing_with_keeps_it_out(): void
     {
-        $look = new Check('push', 'push', 4, State::Hot, false, false, false, false, ['curls'], [], [], [], null, null, null, [], null, notWhen: ['dead']);
-        $only = new Check('volts', 'volts', 3, State::Cold, false, false, false, false, ['none-out'], [], [], [], null, null, null, [], null, onlyWhen: ['dead']);
-        $trade = $this->trade([$this->fault('clog', 100, ['thin' => 0.9, 'dead' => 0.3, 'curls' => 0.9, 'none-out' => 0.9], 40)], [$look, $only]);
+        $look = new Check(
+            'push',
+            'push',
+            4,
+            State::Hot,
+            false,
+            false,
+            false,
+            false,
+            ['curls'],
+            [],
+            [],
+            [],
+            null,
+            null,
+            null,
+            [],
+            null,
+            notWhen: ['dead'],
+        );
+        $only = new Check(
+            'volts',
+            'volts',
+            3,
+            State::Cold,
+            false,
+            false,
+            false,
+            false,
+            ['none-out'],
+            [],
+            [],
+            [],
+            null,
+            null,
+            null,
+            [],
+            null,
+            onlyWhen: ['dead'],
+        );
+        $trade = $this->trade(
+            [$this->fault('clog', 100, ['thin' => 0.9, 'dead' => 0.3, 'curls' => 0.9, 'none-out' => 0.9], 40)],
+            [$look, $only],
+        );
 
         self::assertSame(['push'], $this->looks($trade, ['thin']));
         self::assertSame(['volts'], $this->looks($trade, ['thin', 'dead']));
@@ -105,7 +172,14 @@ final class JudgedStepsTest extends TestCase
         self::assertCount(5, $sweep['looks']);
         self::assertLessThanOrEqual(6.0, $sweep['minutes']);
         self::assertNotContains('long', $sweep['looks']);
-        self::assertSame([], array_intersect($sweep['looks'], array_column(array_filter($next, static fn (array $s): bool => $s['kind'] === 'check'), 'code')), 'none of them stands twice');
+        self::assertSame(
+            [],
+            array_intersect(
+                $sweep['looks'],
+                array_column(array_filter($next, static fn (array $s): bool => $s['kind'] === 'check'), 'code'),
+            ),
+            'none of them stands twice',
+        );
     }
 
     public function test_that_it_is_none_of_them_by_bayes_rule(): void
@@ -120,13 +194,23 @@ final class JudgedStepsTest extends TestCase
 
     public function test_a_part_that_is_not_there_makes_a_mend_dearer_by_price_and_days(): void
     {
-        $trade = $this->trade([$this->fault('a', 60, ['seen' => 0.9], 10, parts: ['gear']), $this->fault('b', 50, ['seen' => 0.9], 10, parts: ['belt'])], []);
+        $trade = $this->trade(
+            [$this->fault('a', 60, ['seen' => 0.9], 10, parts: ['gear']), $this->fault('b', 50, ['seen' => 0.9], 10, parts: ['belt'])],
+            [],
+        );
         $first = fn (array $rates): string => $this->next($trade, ['seen'], ['rates' => $rates])[0]['code'];
 
         self::assertSame('a', $first(['parts' => ['gear' => 0]]));
         self::assertSame('b', $first(['parts' => ['gear' => 20]]));
         self::assertSame('b', $first(['parts' => ['gear' => 0], 'waiting' => ['gear' => 5], 'waiting_day' => 4]));
-        self::assertSame('a', $this->next($trade, ['seen'], ['rates' => ['parts' => ['gear' => 0], 'waiting' => ['gear' => 5], 'waiting_day' => 4], 'on_shelf' => ['gear']])[0]['code']);
+        self::assertSame(
+            'a',
+            $this->next(
+                $trade,
+                ['seen'],
+                ['rates' => ['parts' => ['gear' => 0], 'waiting' => ['gear' => 5], 'waiting_day' => 4], 'on_shelf' => ['gear']],
+            )[0]['code'],
+        );
     }
 
     /**
@@ -147,7 +231,18 @@ final class JudgedStepsTest extends TestCase
         }
         $small = SmallKnowledge::of($findings, $byFault, $byCheck);
 
-        return new Knowledge($small->findings, $small->faults, $small->checks, [], [], [], $small->subsystems, ['gear' => 'gear', 'belt' => 'belt'], [], $small->bench);
+        return new Knowledge(
+            $small->findings,
+            $small->faults,
+            $small->checks,
+            [],
+            [],
+            [],
+            $small->subsystems,
+            ['gear' => 'gear', 'belt' => 'belt'],
+            [],
+            $small->bench,
+        );
     }
 
     /**
@@ -156,9 +251,34 @@ final class JudgedStepsTest extends TestCase
      * @param  list<string>  $parts
      * @param  array<string, list<string>>|null  $qualified
      */
-    private function fault(string $code, float $rate, array $shows, float $minutes, array $settle = [], bool $danger = false, array $parts = [], ?array $qualified = null): Fault
-    {
-        return new Fault($code, $code, 'Made up', $rate, [], $shows, 'made up', null, [new Mend(null, 'mend it', $minutes, ['bed'], $parts)], $danger, [], [], [], null, $settle, $qualified);
+    private function fault(
+        string $code,
+        float $rate,
+        array $shows,
+        float $minutes,
+        array $settle = [],
+        bool $danger = false,
+        array $parts = [],
+        ?array $qualified = null,
+    ): Fault {
+        return new Fault(
+            $code,
+            $code,
+            'Made up',
+            $rate,
+            [],
+            $shows,
+            'made up',
+            null,
+            [new Mend(null, 'mend it', $minutes, ['bed'], $parts)],
+            $danger,
+            [],
+            [],
+            [],
+            null,
+            $settle,
+            $qualified,
+        );
     }
 
     /**
@@ -169,7 +289,9 @@ final class JudgedStepsTest extends TestCase
      */
     private function next(Knowledge $trade, array $present, array $more = [], array $absent = []): array
     {
-        return (new Diagnose($trade))->compute(['findings' => array_fill_keys($present, 'present') + array_fill_keys($absent, 'absent')] + $more)['next'];
+        return (new Diagnose($trade))->compute(
+            ['findings' => array_fill_keys($present, 'present') + array_fill_keys($absent, 'absent')] + $more,
+        )['next'];
     }
 
     /**
@@ -179,7 +301,10 @@ final class JudgedStepsTest extends TestCase
      */
     private function looks(Knowledge $trade, array $present, array $absent = []): array
     {
-        return array_values(array_column(array_filter($this->next($trade, $present, [], $absent), static fn (array $s): bool => $s['kind'] === 'check'), 'code'));
+        return array_values(array_column(
+            array_filter($this->next($trade, $present, [], $absent), static fn (array $s): bool => $s['kind'] === 'check'),
+            'code',
+        ));
     }
 
     /**
@@ -188,6 +313,12 @@ final class JudgedStepsTest extends TestCase
      */
     private function mends(Knowledge $trade, array $present): array
     {
-        return array_column(array_filter($this->next($trade, $present, ['hidden' => array_keys($trade->checks)]), static fn (array $s): bool => $s['kind'] === 'mend'), 'code');
+        return array_column(
+            array_filter(
+                $this->next($trade, $present, ['hidden' => array_keys($trade->checks)]),
+                static fn (array $s): bool => $s['kind'] === 'mend',
+            ),
+            'code',
+        );
     }
 }

@@ -114,7 +114,21 @@ final class JudgementTest extends TestCase
         foreach (array_values($small->faults) as $i => $f) {
             $next = 'fault-'.($i + 1);
             $links = $i < 8 ? [$next] : [];
-            $faults[$f->code] = new Fault($f->code, $f->name, $f->area, $f->rate, [], $f->shows, $f->means, null, $f->mends, $danger && $i % 4 === 0, $i % 2 === 0 ? $links : [], $i % 2 === 1 ? $links : [], []);
+            $faults[$f->code] = new Fault(
+                $f->code,
+                $f->name,
+                $f->area,
+                $f->rate,
+                [],
+                $f->shows,
+                $f->means,
+                null,
+                $f->mends,
+                $danger && $i % 4 === 0,
+                $i % 2 === 0 ? $links : [],
+                $i % 2 === 1 ? $links : [],
+                [],
+            );
         }
         $knowledge = SmallKnowledge::of($small->findings, $faults, $small->checks);
         $findings = [];
@@ -126,7 +140,10 @@ final class JudgementTest extends TestCase
             $knowledge,
             Network::forMachine($knowledge, Traits::of([]), Rates::catalogue()),
             $findings,
-            (new Diagnose($knowledge))->compute(['findings' => array_map(static fn (bool $p): string => $p ? 'present' : 'absent', $findings)]),
+            (new Diagnose($knowledge))->compute(['findings' => array_map(
+                static fn (bool $p): string => $p ? 'present' : 'absent',
+                $findings,
+            )]),
         ];
     }
 

@@ -35,7 +35,10 @@ final class NextStepsTest extends TestCase
         $knowledge = SmallKnowledge::make($random, 6, 7);
         $network = Network::forMachine($knowledge, Traits::of([]), Rates::catalogue());
         $findings = ['finding-0' => true, 'finding-2' => $seed % 2 === 0];
-        $next = (new Diagnose($knowledge))->compute(['findings' => array_map(static fn (bool $p): string => $p ? 'present' : 'absent', $findings)])['next'];
+        $next = (new Diagnose($knowledge))->compute(['findings' => array_map(
+            static fn (bool $p): string => $p ? 'present' : 'absent',
+            $findings,
+        )])['next'];
         $offered = array_filter($next, static fn (array $s): bool => $s['kind'] === 'check');
         self::assertNotSame([], $next);
 
@@ -43,7 +46,12 @@ final class NextStepsTest extends TestCase
             $check = $knowledge->checks[$step['code']];
             $minutes = $check->minutes + $knowledge->bench->minutesToReach($check->state);
             self::assertEqualsWithDelta($minutes, $step['minutes'], 1e-12);
-            self::assertEqualsWithDelta($this->saved($knowledge, $network, $findings, $check) / $minutes, $step['saves_per_minute'], 1e-9, $step['code']);
+            self::assertEqualsWithDelta(
+                $this->saved($knowledge, $network, $findings, $check) / $minutes,
+                $step['saves_per_minute'],
+                1e-9,
+                $step['code'],
+            );
             self::assertGreaterThanOrEqual(0.0, $step['saves_per_minute'], 'knowing more never costs');
         }
     }
@@ -55,7 +63,11 @@ final class NextStepsTest extends TestCase
         $shows = ['dead' => 0.9];
         $knowledge = SmallKnowledge::of(
             ['dead' => new Finding('dead', 'dead', 'Made up', 0.002, false, true, false, null)],
-            ['a' => SmallKnowledge::fault('a', 100, $shows, 40), 'b' => SmallKnowledge::fault('b', 80, $shows, 10), 'c' => SmallKnowledge::fault('c', 20, $shows, 5)],
+            [
+                'a' => SmallKnowledge::fault('a', 100, $shows, 40),
+                'b' => SmallKnowledge::fault('b', 80, $shows, 10),
+                'c' => SmallKnowledge::fault('c', 20, $shows, 5),
+            ],
         );
 
         $result = (new Diagnose($knowledge))->compute(['findings' => ['dead' => 'present']]);
@@ -92,10 +104,16 @@ final class NextStepsTest extends TestCase
             'gear' => SmallKnowledge::fault('gear', 50, ['clicks' => 0.65, 'dust' => 0.65], 20),
             'lamp' => SmallKnowledge::fault('lamp', 300, ['smoke-free' => 0.9], 5),
         ];
-        $checks = ['gear-look' => SmallKnowledge::check('gear-look', ['dust'], State::Cold, 2), 'lamp-look' => SmallKnowledge::check('lamp-look', ['smoke-free'], State::Cold, 1)];
+        $checks = [
+            'gear-look' => SmallKnowledge::check('gear-look', ['dust'], State::Cold, 2),
+            'lamp-look' => SmallKnowledge::check('lamp-look', ['smoke-free'], State::Cold, 1),
+        ];
         $knowledge = SmallKnowledge::of($findings, $faults, $checks);
 
-        self::assertNotContains('lamp-look', array_column((new Diagnose($knowledge))->compute(['findings' => ['clicks' => 'present']])['next'], 'code'));
+        self::assertNotContains(
+            'lamp-look',
+            array_column((new Diagnose($knowledge))->compute(['findings' => ['clicks' => 'present']])['next'], 'code'),
+        );
         self::assertContains('lamp-look', array_column((new Diagnose($knowledge))->compute(['findings' => []])['next'], 'code'));
     }
 
@@ -103,7 +121,10 @@ final class NextStepsTest extends TestCase
     {
         $of = function (float $rate): bool {
             $finding = new Finding('slow', 'slow', 'Made up', 0.02, false, true, false, null);
-            $knowledge = SmallKnowledge::of(['slow' => $finding], ['burning' => SmallKnowledge::fault('burning', $rate, ['slow' => 0.9], 30, danger: true)]);
+            $knowledge = SmallKnowledge::of(
+                ['slow' => $finding],
+                ['burning' => SmallKnowledge::fault('burning', $rate, ['slow' => 0.9], 30, danger: true)],
+            );
 
             return (new Diagnose($knowledge))->compute(['findings' => ['slow' => 'present']])['safety']['red_tag'];
         };

@@ -24,12 +24,18 @@ final class RandomNetwork
         for ($i = 0; $i < $faults; $i++) {
             $priors[] = $this->random->getInt(5, 400) / 1000;
             $shows = [];
-            foreach ($this->random->pickArrayKeys(range(0, $findings - 1), $this->random->getInt(1, min($mostLinks, $findings))) as $finding) {
+            foreach ($this->random->pickArrayKeys(
+                range(0, $findings - 1),
+                $this->random->getInt(1, min($mostLinks, $findings)),
+            ) as $finding) {
                 $shows[(int) $finding] = [0.9, 0.65, 0.3, 0.1][$this->random->getInt(0, 3)];
             }
             $children[] = $shows;
         }
-        $codes = static fn (string $letter, int $n): array => array_map(static fn (int $i): string => sprintf('%s%02d', $letter, $i), range(0, $n - 1));
+        $codes = static fn (string $letter, int $n): array => array_map(
+            static fn (int $i): string => sprintf('%s%02d', $letter, $i),
+            range(0, $n - 1),
+        );
 
         return Network::of($codes('fault-', $faults), $priors, $codes('finding-', $findings), array_fill(0, $findings, $leak), $children);
     }

@@ -18,7 +18,11 @@ final class RatesTest extends TestCase
 
     public function test_a_family_alone_is_shrunk_to_the_catalogue(): void
     {
-        self::assertEqualsWithDelta((50 * 0.02 + 5) / 70, Rates::corrected(50, 20, ['a' => 5])->prior(SmallKnowledge::fault('a', 20, [], 10)), 1e-15);
+        self::assertEqualsWithDelta(
+            (50 * 0.02 + 5) / 70,
+            Rates::corrected(50, 20, ['a' => 5])->prior(SmallKnowledge::fault('a', 20, [], 10)),
+            1e-15,
+        );
     }
 
     /** @return iterable<string, array{float, int, int, int, int}> rate in 1000 jobs; jobs and faults of the family; of the whole shop */
@@ -34,8 +38,13 @@ final class RatesTest extends TestCase
     }
 
     #[DataProvider('histories')]
-    public function test_shop_and_family_are_one_model_and_each_job_counts_once(float $perMille, int $jobs, int $faults, int $shopJobs, int $shopFaults): void
-    {
+    public function test_shop_and_family_are_one_model_and_each_job_counts_once(
+        float $perMille,
+        int $jobs,
+        int $faults,
+        int $shopJobs,
+        int $shopFaults,
+    ): void {
         // by numerical integration over θ: Gamma(w c, w) · Poisson of the others · the family's own marginal, a Gamma mixed with a
         // Poisson and that integrated over the family's rate as well
         $w = 50.0;
@@ -54,7 +63,13 @@ final class RatesTest extends TestCase
             $sum += exp($log - $most);
             $mean += $lambda * exp($log - $most);
         }
-        $prior = Rates::corrected($w, $jobs, ['a' => $faults], $shopJobs, ['a' => $shopFaults])->prior(SmallKnowledge::fault('a', $perMille, [], 10));
+        $prior = Rates::corrected(
+            $w,
+            $jobs,
+            ['a' => $faults],
+            $shopJobs,
+            ['a' => $shopFaults],
+        )->prior(SmallKnowledge::fault('a', $perMille, [], 10));
 
         self::assertEqualsWithDelta(1.0, $prior / ($mean / $sum), $faults > 200 ? 2e-3 : 1e-6);
     }
@@ -96,8 +111,15 @@ final class RatesTest extends TestCase
         // 200 jobs in the shop, 20 of them on machines with a feeder, all of this family: the others say nothing
         $fault = SmallKnowledge::fault('jam', 90, [], 10);
 
-        self::assertEqualsWithDelta(Rates::corrected(50, 20, ['jam' => 4], 20, ['jam' => 4])->prior($fault), Rates::corrected(50, 20, ['jam' => 4], 200, ['jam' => 4], ['jam' => 20])->prior($fault), 1e-15);
-        self::assertGreaterThan(Rates::corrected(50, 20, ['jam' => 4], 200, ['jam' => 4])->prior($fault), Rates::corrected(50, 20, ['jam' => 4], 200, ['jam' => 4], ['jam' => 20])->prior($fault));
+        self::assertEqualsWithDelta(
+            Rates::corrected(50, 20, ['jam' => 4], 20, ['jam' => 4])->prior($fault),
+            Rates::corrected(50, 20, ['jam' => 4], 200, ['jam' => 4], ['jam' => 20])->prior($fault),
+            1e-15,
+        );
+        self::assertGreaterThan(
+            Rates::corrected(50, 20, ['jam' => 4], 200, ['jam' => 4])->prior($fault),
+            Rates::corrected(50, 20, ['jam' => 4], 200, ['jam' => 4], ['jam' => 20])->prior($fault),
+        );
     }
 
     public function test_much_history_outweighs_the_catalogue(): void

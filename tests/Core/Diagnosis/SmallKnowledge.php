@@ -32,7 +32,12 @@ final class SmallKnowledge
         }
         for ($i = 0; $i < $findings; $i++) {
             $yields = array_values(array_unique(["finding-{$i}", 'finding-'.(($i * 3 + 1) % $findings)]));
-            $checks["check-{$i}"] = self::check("check-{$i}", $i % 2 === 0 ? ["finding-{$i}"] : $yields, State::cases()[$i % 5], $random->getInt(1, 9));
+            $checks["check-{$i}"] = self::check(
+                "check-{$i}",
+                $i % 2 === 0 ? ["finding-{$i}"] : $yields,
+                State::cases()[$i % 5],
+                $random->getInt(1, 9),
+            );
         }
 
         return self::of($looks, $made, $checks);
@@ -55,9 +60,30 @@ final class SmallKnowledge
      * @param  list<string>  $behind
      * @param  list<string>  $brings
      */
-    public static function fault(string $code, float $rate, array $shows, float $minutes, bool $danger = false, array $behind = [], array $brings = []): Fault
-    {
-        return new Fault($code, $code, 'Made up', $rate, [], $shows, 'made up', null, [new Mend(null, 'mend it', $minutes, ['bed'], [])], $danger, $behind, $brings, []);
+    public static function fault(
+        string $code,
+        float $rate,
+        array $shows,
+        float $minutes,
+        bool $danger = false,
+        array $behind = [],
+        array $brings = [],
+    ): Fault {
+        return new Fault(
+            $code,
+            $code,
+            'Made up',
+            $rate,
+            [],
+            $shows,
+            'made up',
+            null,
+            [new Mend(null, 'mend it', $minutes, ['bed'], [])],
+            $danger,
+            $behind,
+            $brings,
+            [],
+        );
     }
 
     /** @param  list<string>  $yields */

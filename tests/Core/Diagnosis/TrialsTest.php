@@ -22,14 +22,21 @@ final class TrialsTest extends TestCase
         // Box, Hunter and Hunter, Statistics for Experimenters, 2nd ed., table 5.2: yield of a pilot plant, 2³
         $yields = [60, 72, 54, 68, 52, 83, 45, 80];
         $plan = TwoLevelDesign::plan(['temperature' => [160.0, 180.0], 'concentration' => [20.0, 40.0], 'catalyst' => ['A', 'B']]);
-        $result = $this->compute(array_map(static fn (array $settings, int $yield): array => ['settings' => $settings, 'rating' => $yield], $plan, $yields));
+        $result = $this->compute(array_map(
+            static fn (array $settings, int $yield): array => ['settings' => $settings, 'rating' => $yield],
+            $plan,
+            $yields,
+        ));
 
         self::assertEqualsWithDelta(['temperature' => 23.0, 'concentration' => -5.0, 'catalyst' => 1.5], $result['effects'], 1e-12);
         self::assertEqualsWithDelta(10.0, $result['interactions']['temperature × catalyst'], 1e-12);
         self::assertEqualsWithDelta(1.5, $result['interactions']['temperature × concentration'], 1e-12);
         self::assertEqualsWithDelta(0.0, $result['interactions']['concentration × catalyst'], 1e-12);
         self::assertEqualsWithDelta(0.5, $result['interactions']['temperature × concentration × catalyst'], 1e-12);
-        self::assertSame(['temperature', 180.0, 6, 'ok'], [$result['matters'], $result['better'], $result['best_trial'], $result['verdict']]);
+        self::assertSame(
+            ['temperature', 180.0, 6, 'ok'],
+            [$result['matters'], $result['better'], $result['best_trial'], $result['verdict']],
+        );
         self::assertSame([], $result['warnings'], 'a plan may change several at once');
         self::assertCount(12, $result['single_changes'], 'a cube has twelve edges');
         self::assertStringContainsString('work together', $result['because']);
@@ -40,7 +47,10 @@ final class TrialsTest extends TestCase
         $random = new Randomizer(new Mt19937(11));
         for ($round = 0; $round < 20; $round++) {
             $levels = array_slice(['a' => [1.0, 2.0], 'b' => [5.0, 9.0], 'c' => ['soft', 'stiff'], 'd' => [0.1, 0.2]], 0, 2 + $round % 3);
-            $trials = array_map(static fn (array $settings): array => ['settings' => $settings, 'rating' => $random->getInt(1, 50) / 10], TwoLevelDesign::plan($levels));
+            $trials = array_map(
+                static fn (array $settings): array => ['settings' => $settings, 'rating' => $random->getInt(1, 50) / 10],
+                TwoLevelDesign::plan($levels),
+            );
             $result = $this->compute($random->shuffleArray($trials));
             foreach ($levels as $setting => [$low]) {
                 $ups = [];
@@ -66,7 +76,10 @@ final class TrialsTest extends TestCase
         self::assertSame([[], ['retraction'], ['speed']], array_column($result['changes'], 'changed'));
         self::assertSame(['speed' => -2.0, 'retraction' => 0.0], $result['effects']);
         self::assertSame(['watch', null, null], [$result['verdict'], $result['matters'], $result['better']], 'one print against one');
-        self::assertSame('Speed from 60 to 40 was better by 2, once. That may be chance: print both again before believing it.', $result['because']);
+        self::assertSame(
+            'Speed from 60 to 40 was better by 2, once. That may be chance: print both again before believing it.',
+            $result['because'],
+        );
         $again = $this->compute([
             ['settings' => ['speed' => 60], 'rating' => 2],
             ['settings' => ['speed' => 40], 'rating' => 5],
@@ -79,7 +92,8 @@ final class TrialsTest extends TestCase
 
     public function test_repeated_trials_by_students_t(): void
     {
-        // 3.0, 3.4 and 4.1, 4.5: difference 1.1, s² = (0.08 + 0.08)/2 with 2 degrees, error 0.2828 · √(½ + ½); R: qt(.975, 2) = 4.302653, limit 1.2170
+        // 3.0, 3.4 and 4.1, 4.5: difference 1.1, s² = (0.08 + 0.08)/2 with 2 degrees, error 0.2828 · √(½ + ½); R: qt(.975, 2) =
+        // 4.302653, limit 1.2170
         $trials = static fn (float $more): array => [
             ['settings' => ['fan' => 0], 'rating' => 3.0], ['settings' => ['fan' => 0], 'rating' => 3.4],
             ['settings' => ['fan' => 50], 'rating' => 4.1 + $more], ['settings' => ['fan' => 50], 'rating' => 4.5 + $more],
@@ -92,7 +106,8 @@ final class TrialsTest extends TestCase
 
     public function test_an_unrepeated_plan_by_lenths_error(): void
     {
-        // Box, Hunter and Hunter's pilot plant: contrasts 23, 10, 5, 1.5, 1.5, 0.5, 0; s0 = 1.5 · 1.5, those below 5.625 have the median 1.5:
+        // Box, Hunter and Hunter's pilot plant: contrasts 23, 10, 5, 1.5, 1.5, 0.5, 0; s0 = 1.5 · 1.5, those below 5.625 have the
+        // median 1.5:
         // PSE 2.25; seven contrasts, t(7/3) at (1 + 0.95^(1/7))/2 is 9.008 (Lenth 1989, table): 20.27
         $noise = TrialNoise::of($this->pilotPlant(), TwoLevelDesign::of($this->pilotPlant()));
 
@@ -100,7 +115,10 @@ final class TrialsTest extends TestCase
         self::assertEqualsWithDelta(3.764 * 2.25, $noise->alone(4, 4), 0.005);
     }
 
-    /** @return iterable<string, array{list<array<string, float|string>>, int, bool}> plan, how often each is printed, ratings in whole steps of 1 to 5 */
+    /**
+     * @return iterable<string, array{list<array<string, float|string>>, int, bool}> plan, how often each is printed, ratings in
+     *   whole steps of 1 to 5
+     */
     public static function tables(): iterable
     {
         $two = TwoLevelDesign::plan(['a' => [1.0, 2.0], 'b' => [1.0, 2.0]]);
@@ -162,7 +180,16 @@ final class TrialsTest extends TestCase
         $plan = [];
         foreach (TwoLevelDesign::plan(['a' => [1.0, 2.0], 'b' => [1.0, 2.0], 'c' => [1.0, 2.0], 'd' => [1.0, 2.0]]) as $row) {
             $signs = array_map(static fn (float|string $v): int => $v === 1.0 ? -1 : 1, $row);
-            foreach (['e' => 'ab', 'f' => 'ac', 'g' => 'ad', 'h' => 'bc', 'i' => 'bd', 'j' => 'cd', 'k' => 'abc', 'l' => 'abd'] as $name => $of) {
+            foreach ([
+                'e' => 'ab',
+                'f' => 'ac',
+                'g' => 'ad',
+                'h' => 'bc',
+                'i' => 'bd',
+                'j' => 'cd',
+                'k' => 'abc',
+                'l' => 'abd',
+            ] as $name => $of) {
                 $row[$name] = array_product(array_map(static fn (string $c): int => $signs[$c], str_split($of))) > 0 ? 2.0 : 1.0;
             }
             $plan[] = ['settings' => $row, 'rating' => $row['a'] === 2.0 ? 5 : 1];
@@ -265,7 +292,12 @@ final class TrialsTest extends TestCase
     {
         $plan = TwoLevelDesign::plan(['temperature' => [160.0, 180.0], 'concentration' => [20.0, 40.0], 'catalyst' => ['A', 'B']]);
 
-        return array_map(static fn (array $settings, int $yield, int $i): Trial => new Trial($i + 1, $settings, $yield, null, false), $plan, [60, 72, 54, 68, 52, 83, 45, 80], range(0, 7));
+        return array_map(
+            static fn (array $settings, int $yield, int $i): Trial => new Trial($i + 1, $settings, $yield, null, false),
+            $plan,
+            [60, 72, 54, 68, 52, 83, 45, 80],
+            range(0, 7),
+        );
     }
 
     /**

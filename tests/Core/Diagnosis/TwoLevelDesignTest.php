@@ -27,7 +27,10 @@ final class TwoLevelDesignTest extends TestCase
     public function test_a_rating_made_of_known_effects_gives_them_back(): void
     {
         // y = 7 + ½ (3a − 2b + 1.5ab + 0.25abcd), signs −1 and 1: the effects are the brackets' figures
-        $design = self::design(TwoLevelDesign::plan(self::LEVELS), static fn (array $s): float => 7 + (3 * $s['a'] - 2 * $s['b'] + 1.5 * $s['a'] * $s['b'] + 0.25 * $s['a'] * $s['b'] * $s['c'] * $s['d']) / 2);
+        $design = self::design(
+            TwoLevelDesign::plan(self::LEVELS),
+            static fn (array $s): float => 7 + (3 * $s['a'] - 2 * $s['b'] + 1.5 * $s['a'] * $s['b'] + 0.25 * $s['a'] * $s['b'] * $s['c'] * $s['d']) / 2,
+        );
 
         self::assertNotNull($design);
         self::assertEqualsWithDelta(3.0, $design->effect(['a']), 1e-12);
@@ -44,7 +47,10 @@ final class TwoLevelDesignTest extends TestCase
     public function test_half_of_four_settings_confounds_pairs_with_pairs(): void
     {
         // 2⁴⁻¹ with I = abcd: a = bcd, ab = cd, ac = bd, ad = bc
-        $half = array_values(array_filter(TwoLevelDesign::plan(self::LEVELS), static fn (array $run): bool => array_product(self::signs($run)) === 1));
+        $half = array_values(array_filter(
+            TwoLevelDesign::plan(self::LEVELS),
+            static fn (array $run): bool => array_product(self::signs($run)) === 1,
+        ));
         $design = self::design($half, static fn (array $s): float => 2.0 * $s['a']);
 
         self::assertCount(8, $half);
@@ -66,7 +72,11 @@ final class TwoLevelDesignTest extends TestCase
         $design = self::of($plan, $ratings);
         self::assertNotNull($design);
         foreach (array_keys(self::LEVELS) as $setting) {
-            $slope = array_sum(array_map(static fn (array $run, float $y): float => self::signs($run)[$setting] * $y, $plan, $ratings)) / count($plan);
+            $slope = array_sum(array_map(
+                static fn (array $run, float $y): float => self::signs($run)[$setting] * $y,
+                $plan,
+                $ratings,
+            )) / count($plan);
             self::assertEqualsWithDelta(2 * $slope, $design->effect([$setting]), 1e-12);
         }
     }
@@ -100,7 +110,10 @@ final class TwoLevelDesignTest extends TestCase
      */
     private static function of(array $runs, array $ratings): ?TwoLevelDesign
     {
-        return TwoLevelDesign::of(array_map(static fn (int $i): Trial => new Trial($i + 1, $runs[$i], $ratings[$i], null, false), array_keys($runs)));
+        return TwoLevelDesign::of(array_map(
+            static fn (int $i): Trial => new Trial($i + 1, $runs[$i], $ratings[$i], null, false),
+            array_keys($runs),
+        ));
     }
 
     /**

@@ -39,7 +39,13 @@ final class UntoldTest extends TestCase
         for ($round = 0; $round < 40; $round++) {
             $told = ['f0' => $between(0.1, 0.9), 'f1' => $between(0.1, 0.9), 'f2' => 0.0, 'f3' => $between(0.1, 0.9)];
             $priors = array_map(static fn (): float => $between(0.005, 0.05), range(0, 5));
-            $children = array_map(static fn (): array => array_filter(array_map(static fn (): float => $random->getInt(0, 1) * $between(0.2, 0.9), range(0, 3))), range(0, 5));
+            $children = array_map(
+                static fn (): array => array_filter(array_map(
+                    static fn (): float => $random->getInt(0, 1) * $between(0.2, 0.9),
+                    range(0, 3),
+                )),
+                range(0, 5),
+            );
             $network = Network::of(['a', 'b', 'c', 'd', 'e', 'g'], $priors, array_keys($told), array_fill(0, 4, 0.02), $children);
             $known = ['f0' => true, 'f2' => $round % 2 === 0];
             $sum = 0.0;
@@ -76,7 +82,11 @@ final class UntoldTest extends TestCase
         $network = Network::of(['a', 'b'], [0.1, 0.05], ['f', 'g'], [0.02, 0.02], [[0 => 0.8, 1 => 0.9], [1 => 0.5]]);
         foreach ([true, false] as $seen) {
             $known = ['f' => $seen, 'g' => true];
-            self::assertEqualsWithDelta(Beliefs::of($network, $known)->now()->faults, $this->weighed($network, self::knowledge(['f' => 0.4, 'g' => 0.4]), $known), 1e-15);
+            self::assertEqualsWithDelta(
+                Beliefs::of($network, $known)->now()->faults,
+                $this->weighed($network, self::knowledge(['f' => 0.4, 'g' => 0.4]), $known),
+                1e-15,
+            );
         }
         self::assertSame($network, Untold::weigh($network, self::knowledge(['f' => 0.4, 'g' => 0.4]), []), 'nobody has told anything yet');
     }
@@ -101,7 +111,10 @@ final class UntoldTest extends TestCase
     public function test_silence_is_no_all_clear(): void
     {
         $knowledge = TradeKnowledge::read();
-        $judged = static fn (string $untold): bool => (new Diagnose($knowledge))->judge(CaseFile::read(['traits' => [], 'findings' => ['bed-slow' => 'present', 'connector-brown' => 'present'], 'untold' => $untold], $knowledge))->danger->redTag;
+        $judged = static fn (string $untold): bool => (new Diagnose($knowledge))->judge(CaseFile::read(
+            ['traits' => [], 'findings' => ['bed-slow' => 'present', 'connector-brown' => 'present'], 'untold' => $untold],
+            $knowledge,
+        ))->danger->redTag;
 
         self::assertSame([true, true], [$judged('unknown'), $judged('weigh')]);
     }

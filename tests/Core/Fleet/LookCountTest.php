@@ -45,7 +45,10 @@ final class LookCountTest extends TestCase
     {
         self::assertSame('None of 9 looked at yet.', LookCount::of(9, 0, 0)->because());
         self::assertNull(LookCount::of(9, 0, 0)->share());
-        self::assertSame('3 of 11 looked at are affected: of all such machines between 9 % and 57 % (95 % interval). 4 still to look at.', LookCount::of(15, 11, 3)->because());
+        self::assertSame(
+            '3 of 11 looked at are affected: of all such machines between 9 % and 57 % (95 % interval). 4 still to look at.',
+            LookCount::of(15, 11, 3)->because(),
+        );
         self::assertSame('1 of 4 looked at is affected; that is all of them.', LookCount::of(4, 4, 1)->because());
     }
 

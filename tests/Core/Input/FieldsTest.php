@@ -48,7 +48,16 @@ final class FieldsTest extends TestCase
     #[DataProvider('wrong')]
     public function test_what_is_wrong_is_refused_by_its_field(callable $read, string $field, string $words): void
     {
-        $fields = Fields::of(['text' => 'a word', 'big' => 150_000, 'minus' => -1, 'yes' => true, 'half' => 2.5, 'blank' => '  ', 'list' => ['x', 1], 'object' => ['k' => 1]]);
+        $fields = Fields::of([
+            'text' => 'a word',
+            'big' => 150_000,
+            'minus' => -1,
+            'yes' => true,
+            'half' => 2.5,
+            'blank' => '  ',
+            'list' => ['x', 1],
+            'object' => ['k' => 1],
+        ]);
         try {
             $read($fields);
             self::fail('It was taken.');

@@ -13,7 +13,10 @@ final class JsonObjectTest extends TestCase
 {
     public function test_an_object_is_read(): void
     {
-        self::assertSame(['a' => [1, ['b' => 'x:{"b":1}']], 'b' => ['a' => null]], JsonObject::decode('{"a":[1,{"b":"x:{\"b\":1}"}],"b":{"a":null}}'));
+        self::assertSame(
+            ['a' => [1, ['b' => 'x:{"b":1}']], 'b' => ['a' => null]],
+            JsonObject::decode('{"a":[1,{"b":"x:{\"b\":1}"}],"b":{"a":null}}'),
+        );
         self::assertSame([], JsonObject::decode(" { }\n"));
     }
 

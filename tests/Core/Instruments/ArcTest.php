@@ -11,7 +11,9 @@ use PHPUnit\Framework\TestCase;
 /** Against the circle's own geometry (ISO 6983-1 for the meaning of I, J, R and the two directions). */
 final class ArcTest extends TestCase
 {
-    /** @return iterable<string, array{array{float, float}, array{float, float}, float|null, float|null, float|null, bool, array{float, float}, float}> start, end, i, j, r, clockwise, centre, sweep in degrees */
+    /**
+     * @return iterable<string, array{array{float, float}, array{float, float}, float|null, float|null, float|null, bool, array{float, float}, float}> start, end, i, j, r, clockwise, centre, sweep in degrees
+     */
     public static function arcs(): iterable
     {
         yield 'a quarter, counter-clockwise' => [[10, 0], [0, 10], -10, 0, null, false, [0, 0], 90];
@@ -30,9 +32,22 @@ final class ArcTest extends TestCase
      * @param  array{float, float}  $centre
      */
     #[DataProvider('arcs')]
-    public function test_chords_stand_on_the_circle_and_add_up_to_the_arc(array $from, array $to, ?float $i, ?float $j, ?float $r, bool $clockwise, array $centre, float $sweep): void
-    {
-        $points = Arc::points(self::point($from, 0), self::point($to, 3), array_filter(['I' => $i, 'J' => $j, 'R' => $r], is_float(...)), $clockwise);
+    public function test_chords_stand_on_the_circle_and_add_up_to_the_arc(
+        array $from,
+        array $to,
+        ?float $i,
+        ?float $j,
+        ?float $r,
+        bool $clockwise,
+        array $centre,
+        float $sweep,
+    ): void {
+        $points = Arc::points(
+            self::point($from, 0),
+            self::point($to, 3),
+            array_filter(['I' => $i, 'J' => $j, 'R' => $r], is_float(...)),
+            $clockwise,
+        );
         $radius = hypot($from[0] - $centre[0], $from[1] - $centre[1]);
         $length = 0.0;
         $turned = 0.0;

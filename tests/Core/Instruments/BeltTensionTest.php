@@ -14,7 +14,11 @@ final class BeltTensionTest extends InstrumentTestCase
     {
         // 4 · 0.0084 kg/m · (0.15 m)² · (110 Hz)² = 9.1476 N; 1.4 g/m per mm from memory of a maker's span-tension sheet
         self::assertEqualsWithDelta(9.1476, $this->compute('belt-tension', self::BELT)['tension_n'], 1e-9);
-        self::assertArrayNotHasKey('verdict', $this->compute('belt-tension', self::BELT), 'with nothing to hold it against there is no verdict');
+        self::assertArrayNotHasKey(
+            'verdict',
+            $this->compute('belt-tension', self::BELT),
+            'with nothing to hold it against there is no verdict',
+        );
     }
 
     public function test_tension_goes_with_the_square_of_pitch_and_span(): void
@@ -23,7 +27,11 @@ final class BeltTensionTest extends InstrumentTestCase
 
         self::assertEqualsWithDelta(4 * $once, $this->compute('belt-tension', ['frequency_hz' => 220] + self::BELT)['tension_n'], 1e-9);
         self::assertEqualsWithDelta(4 * $once, $this->compute('belt-tension', ['span_mm' => 300] + self::BELT)['tension_n'], 1e-9);
-        self::assertEqualsWithDelta($once, $this->compute('belt-tension', ['mass_g_per_m' => 8.4] + array_diff_key(self::BELT, ['belt' => 0]))['tension_n'], 1e-9);
+        self::assertEqualsWithDelta(
+            $once,
+            $this->compute('belt-tension', ['mass_g_per_m' => 8.4] + array_diff_key(self::BELT, ['belt' => 0]))['tension_n'],
+            1e-9,
+        );
     }
 
     public function test_the_least_tension_and_the_pitch_it_sounds_at(): void
@@ -35,7 +43,13 @@ final class BeltTensionTest extends InstrumentTestCase
         self::assertSame('ok', $result['verdict']);
         $at = $this->compute('belt-tension', ['frequency_hz' => $result['frequency_for_min_tension_hz']] + self::BELT);
         self::assertEqualsWithDelta(2.0, $at['tension_n'], 1e-9, 'at that pitch it has that tension');
-        self::assertSame('out', $this->compute('belt-tension', ['frequency_hz' => 40] + self::BELT + ['moving_mass_kg' => 0.4, 'acceleration_mm_s2' => 3000, 'friction_n' => 2])['verdict']);
+        self::assertSame(
+            'out',
+            $this->compute(
+                'belt-tension',
+                ['frequency_hz' => 40] + self::BELT + ['moving_mass_kg' => 0.4, 'acceleration_mm_s2' => 3000, 'friction_n' => 2],
+            )['verdict'],
+        );
     }
 
     /** @return iterable<string, array{float, string}> */
@@ -51,13 +65,26 @@ final class BeltTensionTest extends InstrumentTestCase
     #[DataProvider('ratios')]
     public function test_a_reference_is_held_against_by_tension(float $frequency, string $verdict): void
     {
-        self::assertSame($verdict, $this->compute('belt-tension', ['frequency_hz' => $frequency, 'reference_hz' => 110] + self::BELT)['verdict']);
+        self::assertSame(
+            $verdict,
+            $this->compute('belt-tension', ['frequency_hz' => $frequency, 'reference_hz' => 110] + self::BELT)['verdict'],
+        );
     }
 
     public function test_below_its_own_minimum_it_is_out_whatever_the_reference_says(): void
     {
         // 9.148 N; 2 kg at 8 m/s² need 1.25 · 16 / 2 = 10 N
-        $result = $this->compute('belt-tension', ['span_mm' => 150, 'frequency_hz' => 110, 'belt' => ['width_mm' => 6], 'reference_hz' => 110, 'moving_mass_kg' => 2, 'acceleration_mm_s2' => 8000]);
+        $result = $this->compute(
+            'belt-tension',
+            [
+                'span_mm' => 150,
+                'frequency_hz' => 110,
+                'belt' => ['width_mm' => 6],
+                'reference_hz' => 110,
+                'moving_mass_kg' => 2,
+                'acceleration_mm_s2' => 8000,
+            ],
+        );
 
         self::assertSame('out', $result['verdict']);
         self::assertEqualsWithDelta([1.0, 10.0], [$result['ratio_to_reference'], $result['min_tension_n']], 1e-12);

@@ -43,7 +43,10 @@ final class ElectricalTest extends InstrumentTestCase
     public function test_copper_tracks_measured_warm(): void
     {
         // 24 V 220 W is 2.618 Ω at 20 °C and 2.618 · (1 + 0.00393 · 60) = 3.2355 Ω at 80 °C
-        $at = fn (float $ohm, string $element): array => $this->compute('heater', ['volts' => 24, 'rated_w' => 220, 'measured_ohm' => $ohm, 'measured_c' => 80, 'element' => $element]);
+        $at = fn (float $ohm, string $element): array => $this->compute(
+            'heater',
+            ['volts' => 24, 'rated_w' => 220, 'measured_ohm' => $ohm, 'measured_c' => 80, 'element' => $element],
+        );
 
         self::assertEqualsWithDelta(3.2355, $at(3.2355, 'copper')['expected_ohm'], 1e-4);
         self::assertSame(['ok', 'off-value'], [$at(3.2355, 'copper')['state'], $at(3.2355, 'steady')['state']]);
@@ -67,7 +70,12 @@ final class ElectricalTest extends InstrumentTestCase
             $result = $this->compute('contact-resistance', ['resistance_ohm' => 2.6, 'volts' => 24, 'volts_at_load' => $arrives]);
             self::assertEqualsWithDelta($r, $result['contact_ohm'], 1e-9);
             self::assertEqualsWithDelta($arrives ** 2 / 2.6, $result['load_w'], 1e-9);
-            self::assertEqualsWithDelta(24 * $arrives / 2.6, $result['load_w'] + $result['connector_w'], 1e-9, 'what the supply gives goes into bed and contact');
+            self::assertEqualsWithDelta(
+                24 * $arrives / 2.6,
+                $result['load_w'] + $result['connector_w'],
+                1e-9,
+                'what the supply gives goes into bed and contact',
+            );
         }
     }
 
@@ -84,7 +92,17 @@ final class ElectricalTest extends InstrumentTestCase
 
             return $t;
         };
-        $result = $this->compute('contact-resistance', ['resistance_ohm' => $R, 'volts' => 24, 'baseline_s' => $time(0.0), 'today_s' => $time(0.25), 'loss_w_per_k' => $k, 'rise_c' => $rise]);
+        $result = $this->compute(
+            'contact-resistance',
+            [
+                'resistance_ohm' => $R,
+                'volts' => 24,
+                'baseline_s' => $time(0.0),
+                'today_s' => $time(0.25),
+                'loss_w_per_k' => $k,
+                'rise_c' => $rise,
+            ],
+        );
 
         self::assertEqualsWithDelta(0.25, $result['contact_ohm'], 1e-4);
     }
@@ -93,7 +111,11 @@ final class ElectricalTest extends InstrumentTestCase
     {
         $case = ['resistance_ohm' => 2.618, 'volts' => 24, 'baseline_s' => 240, 'today_s' => 300];
 
-        self::assertEqualsWithDelta($this->compute('contact-resistance', $case)['contact_ohm'], $this->compute('contact-resistance', $case + ['loss_w_per_k' => 1e-6, 'rise_c' => 60])['contact_ohm'], 1e-6);
+        self::assertEqualsWithDelta(
+            $this->compute('contact-resistance', $case)['contact_ohm'],
+            $this->compute('contact-resistance', $case + ['loss_w_per_k' => 1e-6, 'rise_c' => 60])['contact_ohm'],
+            1e-6,
+        );
     }
 
     public function test_another_start_explains_a_slower_heat_up(): void
@@ -109,7 +131,10 @@ final class ElectricalTest extends InstrumentTestCase
         self::assertSame('danger', $same['verdict']);
         self::assertEqualsWithDelta(2.618 * (sqrt(1.125) - 1), $same['contact_ohm'], 1e-9);
         // draught 3 % and four seconds of the clock are 4.67 % of 240 s
-        $slower = fn (float $today): string => $this->compute('contact-resistance', ['today_s' => $today] + $case + ['target_c' => 60, 'baseline_start_c' => 20, 'start_c' => 20])['verdict'];
+        $slower = fn (float $today): string => $this->compute(
+            'contact-resistance',
+            ['today_s' => $today] + $case + ['target_c' => 60, 'baseline_start_c' => 20, 'start_c' => 20],
+        )['verdict'];
         self::assertSame(['inconclusive', 'out'], [$slower(251.0), $slower(252.0)]);
     }
 
@@ -140,7 +165,10 @@ final class ElectricalTest extends InstrumentTestCase
         self::assertEqualsWithDelta([676.8, 0.8160, 0.01736], [$result['contact_ohm'], $result['connector_w'], $result['load_w']], 1e-4);
         self::assertSame('out', $result['verdict']);
         // 11 % of its power are watched, 21 % are too much, though a 230 V element makes few watts of them
-        $drop = fn (float $share): string => $this->compute('contact-resistance', ['resistance_ohm' => 900, 'volts' => 24, 'volts_at_load' => 24 * sqrt($share)])['verdict'];
+        $drop = fn (float $share): string => $this->compute(
+            'contact-resistance',
+            ['resistance_ohm' => 900, 'volts' => 24, 'volts_at_load' => 24 * sqrt($share)],
+        )['verdict'];
         self::assertSame(['ok', 'watch', 'out'], [$drop(0.91), $drop(0.89), $drop(0.79)]);
         self::assertSame(['contact-resistance-high' => true], TradeKnowledge::read()->instruments['contact-resistance']->findings($result));
     }
@@ -148,22 +176,48 @@ final class ElectricalTest extends InstrumentTestCase
     public function test_a_heat_capacity_that_contradicts_the_baseline_is_refused(): void
     {
         // twice as slow, and a loss that leaves 2 % of the power: a contact of next to nothing would explain it
-        $this->assertRefused('contact-resistance', ['resistance_ohm' => 2.618, 'volts' => 24, 'baseline_s' => 240, 'today_s' => 480, 'loss_w_per_k' => 3.6, 'rise_c' => 60], 'loss_w_per_k');
+        $this->assertRefused(
+            'contact-resistance',
+            ['resistance_ohm' => 2.618, 'volts' => 24, 'baseline_s' => 240, 'today_s' => 480, 'loss_w_per_k' => 3.6, 'rise_c' => 60],
+            'loss_w_per_k',
+        );
         // twice as slow, and yet with 5 J/K no power at all would be needed: 0 Ω it was called
-        $this->assertRefused('contact-resistance', ['resistance_ohm' => 2.618, 'volts' => 24, 'baseline_s' => 240, 'today_s' => 480, 'loss_w_per_k' => 1, 'rise_c' => 60, 'heat_capacity_j_per_k' => 5], 'heat_capacity_j_per_k');
+        $this->assertRefused(
+            'contact-resistance',
+            [
+                'resistance_ohm' => 2.618,
+                'volts' => 24,
+                'baseline_s' => 240,
+                'today_s' => 480,
+                'loss_w_per_k' => 1,
+                'rise_c' => 60,
+                'heat_capacity_j_per_k' => 5,
+            ],
+            'heat_capacity_j_per_k',
+        );
     }
 
     public function test_a_loss_of_next_to_nothing_is_none(): void
     {
         $case = ['resistance_ohm' => 2.618, 'volts' => 24, 'baseline_s' => 240, 'today_s' => 300];
         foreach ([1e-18, 1e-12, 1e-9, 1e-320] as $loss) {
-            self::assertEqualsWithDelta(2.618 * (sqrt(1.25) - 1), $this->compute('contact-resistance', $case + ['loss_w_per_k' => $loss, 'rise_c' => 60])['contact_ohm'], 1e-7);
+            self::assertEqualsWithDelta(
+                2.618 * (sqrt(1.25) - 1),
+                $this->compute('contact-resistance', $case + ['loss_w_per_k' => $loss, 'rise_c' => 60])['contact_ohm'],
+                1e-7,
+            );
         }
     }
 
     public function test_much_quicker_than_the_baseline_compares_two_things(): void
     {
-        self::assertSame('inconclusive', $this->compute('contact-resistance', ['resistance_ohm' => 2.618, 'volts' => 24, 'baseline_s' => 240, 'today_s' => 150])['verdict']);
+        self::assertSame(
+            'inconclusive',
+            $this->compute(
+                'contact-resistance',
+                ['resistance_ohm' => 2.618, 'volts' => 24, 'baseline_s' => 240, 'today_s' => 150],
+            )['verdict'],
+        );
     }
 
     public function test_copper_tracks_grow_while_they_warm(): void
@@ -173,12 +227,28 @@ final class ElectricalTest extends InstrumentTestCase
         $end = $R0 * (1 + $alpha * 60);
         $well = $R0 * (60 + $alpha * 60 ** 2 / 2);
         $today = $r ** 2 * log($end / $R0) / ($R0 * $alpha) + 2 * $r * 60 + $well;
-        $case = ['resistance_ohm' => $R0, 'volts' => 24, 'element' => 'copper', 'baseline_s' => 240, 'today_s' => 240 * $today / $well, 'start_c' => 20, 'baseline_start_c' => 20, 'target_c' => 80];
+        $case = [
+            'resistance_ohm' => $R0,
+            'volts' => 24,
+            'element' => 'copper',
+            'baseline_s' => 240,
+            'today_s' => 240 * $today / $well,
+            'start_c' => 20,
+            'baseline_start_c' => 20,
+            'target_c' => 80,
+        ];
         self::assertEqualsWithDelta($r, $this->compute('contact-resistance', $case)['contact_ohm'], 1e-7);
         // the same bed measured at 80 °C
-        self::assertEqualsWithDelta($r, $this->compute('contact-resistance', ['resistance_ohm' => $end, 'measured_c' => 80] + $case)['contact_ohm'], 1e-7);
+        self::assertEqualsWithDelta(
+            $r,
+            $this->compute('contact-resistance', ['resistance_ohm' => $end, 'measured_c' => 80] + $case)['contact_ohm'],
+            1e-7,
+        );
         // with the drop: R at the temperature it was loaded at
-        $drop = $this->compute('contact-resistance', ['resistance_ohm' => $R0, 'volts' => 24, 'element' => 'copper', 'load_c' => 80, 'volts_at_load' => 24 * $end / ($end + 0.2)]);
+        $drop = $this->compute(
+            'contact-resistance',
+            ['resistance_ohm' => $R0, 'volts' => 24, 'element' => 'copper', 'load_c' => 80, 'volts_at_load' => 24 * $end / ($end + 0.2)],
+        );
         self::assertEqualsWithDelta(0.2, $drop['contact_ohm'], 1e-9);
         $this->assertRefused('contact-resistance', array_diff_key($case, ['start_c' => 1]), 'start_c');
     }
@@ -194,12 +264,29 @@ final class ElectricalTest extends InstrumentTestCase
 
             return $t;
         };
-        $result = $this->compute('contact-resistance', ['resistance_ohm' => $R0, 'volts' => 24, 'element' => 'copper', 'baseline_s' => $time(0.0), 'today_s' => $time(0.25), 'loss_w_per_k' => $k, 'rise_c' => 60, 'start_c' => 20, 'baseline_start_c' => 20, 'target_c' => 80]);
+        $result = $this->compute(
+            'contact-resistance',
+            [
+                'resistance_ohm' => $R0,
+                'volts' => 24,
+                'element' => 'copper',
+                'baseline_s' => $time(0.0),
+                'today_s' => $time(0.25),
+                'loss_w_per_k' => $k,
+                'rise_c' => 60,
+                'start_c' => 20,
+                'baseline_start_c' => 20,
+                'target_c' => 80,
+            ],
+        );
 
         self::assertEqualsWithDelta(0.25, $result['contact_ohm'], 2e-4);
     }
 
-    /** @return iterable<string, array{float, float}> mm², A that warm it from 30 to 70 °C: two loaded conductors in free air, IEC 60364-5-52 (from memory) */
+    /**
+     * @return iterable<string, array{float, float}> mm², A that warm it from 30 to 70 °C: two loaded conductors in free air, IEC
+     *   60364-5-52 (from memory)
+     */
     public static function ampacities(): iterable
     {
         yield '1.5 mm²' => [1.5, 22];
@@ -212,18 +299,33 @@ final class ElectricalTest extends InstrumentTestCase
     #[DataProvider('ampacities')]
     public function test_a_wire_warms_as_the_tables_of_ampacity_say(float $area, float $amps): void
     {
-        self::assertEqualsWithDelta(40.0, $this->compute('wire', ['area_mm2' => $area, 'length_m' => 1, 'amps' => $amps, 'air_c' => 30])['rise_k'], 4.0);
+        self::assertEqualsWithDelta(
+            40.0,
+            $this->compute('wire', ['area_mm2' => $area, 'length_m' => 1, 'amps' => $amps, 'air_c' => 30])['rise_k'],
+            4.0,
+        );
     }
 
     public function test_a_short_thin_wire_drops_little_and_burns(): void
     {
-        $wire = fn (float $area, float $amps): array => $this->compute('wire', ['area_mm2' => $area, 'length_m' => 0.05, 'amps' => $amps, 'volts' => 24]);
+        $wire = fn (float $area, float $amps): array => $this->compute(
+            'wire',
+            ['area_mm2' => $area, 'length_m' => 0.05, 'amps' => $amps, 'volts' => 24],
+        );
 
         self::assertLessThan(3.0, $wire(0.2, 12)['drop_pct'], 'its drop alone would be well');
         self::assertSame('danger', $wire(0.2, 12)['verdict']);
         self::assertNull($wire(0.05, 15)['rise_k'], 'it grows hotter until it burns');
-        self::assertSame(['ok', 'watch', 'out'], [$wire(0.3, 2.9)['verdict'], $wire(0.3, 3.1)['verdict'], $wire(0.3, 4.9)['verdict']], 'A/mm²');
-        self::assertArrayHasKey('verdict', $this->compute('wire', ['area_mm2' => 1, 'length_m' => 1, 'amps' => 1]), 'heat is judged without a supply as well');
+        self::assertSame(
+            ['ok', 'watch', 'out'],
+            [$wire(0.3, 2.9)['verdict'], $wire(0.3, 3.1)['verdict'], $wire(0.3, 4.9)['verdict']],
+            'A/mm²',
+        );
+        self::assertArrayHasKey(
+            'verdict',
+            $this->compute('wire', ['area_mm2' => 1, 'length_m' => 1, 'amps' => 1]),
+            'heat is judged without a supply as well',
+        );
     }
 
     /** @return iterable<string, array{int, float, float}> AWG, diameter, area: ASTM B258, table 1 (rounded there) */
@@ -250,7 +352,11 @@ final class ElectricalTest extends InstrumentTestCase
     {
         // 1/58 Ω·mm²/m: 58 m of 1 mm² is 1 Ω at 20 °C, there and back 29 m; 0.00393 more of it for each kelvin
         self::assertEqualsWithDelta(1.0, $this->compute('wire', ['area_mm2' => 1, 'length_m' => 29, 'amps' => 1])['resistance_ohm'], 1e-12);
-        self::assertEqualsWithDelta(1.1965, $this->compute('wire', ['area_mm2' => 1, 'length_m' => 29, 'amps' => 1, 'conductor_c' => 70])['resistance_ohm'], 1e-9);
+        self::assertEqualsWithDelta(
+            1.1965,
+            $this->compute('wire', ['area_mm2' => 1, 'length_m' => 29, 'amps' => 1, 'conductor_c' => 70])['resistance_ohm'],
+            1e-9,
+        );
         $result = $this->compute('wire', ['area_mm2' => 1, 'length_m' => 29, 'amps' => 2, 'volts' => 50]);
         self::assertEqualsWithDelta([2.0, 4.0, 4.0], [$result['drop_v'], $result['loss_w'], $result['drop_pct']], 1e-12);
         self::assertSame('watch', $result['verdict']);
@@ -263,11 +369,27 @@ final class ElectricalTest extends InstrumentTestCase
         yield 'kilovolts' => ['heater', ['volts' => 24_000, 'rated_w' => 40], 'volts'];
         yield 'kilowatts as watts' => ['heater', ['volts' => 24, 'rated_w' => 0.04], 'rated_w'];
         yield 'minus ohms' => ['heater', ['volts' => 24, 'rated_w' => 40, 'measured_ohm' => -1], 'measured_ohm'];
-        yield 'more at the load than at the supply' => ['contact-resistance', ['resistance_ohm' => 2.6, 'volts' => 24, 'volts_at_load' => 25], 'volts_at_load'];
+        yield 'more at the load than at the supply' => [
+            'contact-resistance',
+            ['resistance_ohm' => 2.6, 'volts' => 24, 'volts_at_load' => 25],
+            'volts_at_load',
+        ];
         yield 'no times' => ['contact-resistance', ['resistance_ohm' => 2.6, 'volts' => 24], 'baseline_s'];
-        yield 'times and drop' => ['contact-resistance', ['resistance_ohm' => 2.6, 'volts' => 24, 'volts_at_load' => 23, 'today_s' => 1], 'today_s'];
-        yield 'a loss without a rise' => ['contact-resistance', ['resistance_ohm' => 2.6, 'volts' => 24, 'baseline_s' => 1, 'today_s' => 2, 'loss_w_per_k' => 1], 'rise_c'];
-        yield 'never that hot' => ['contact-resistance', ['resistance_ohm' => 2.6, 'volts' => 24, 'baseline_s' => 1, 'today_s' => 2, 'loss_w_per_k' => 10, 'rise_c' => 100], 'loss_w_per_k'];
+        yield 'times and drop' => [
+            'contact-resistance',
+            ['resistance_ohm' => 2.6, 'volts' => 24, 'volts_at_load' => 23, 'today_s' => 1],
+            'today_s',
+        ];
+        yield 'a loss without a rise' => [
+            'contact-resistance',
+            ['resistance_ohm' => 2.6, 'volts' => 24, 'baseline_s' => 1, 'today_s' => 2, 'loss_w_per_k' => 1],
+            'rise_c',
+        ];
+        yield 'never that hot' => [
+            'contact-resistance',
+            ['resistance_ohm' => 2.6, 'volts' => 24, 'baseline_s' => 1, 'today_s' => 2, 'loss_w_per_k' => 10, 'rise_c' => 100],
+            'loss_w_per_k',
+        ];
         yield 'two sizes' => ['wire', ['awg' => 16, 'area_mm2' => 1, 'length_m' => 1, 'amps' => 1], 'awg'];
         yield 'a kilometre' => ['wire', ['awg' => 16, 'length_m' => 1000, 'amps' => 1], 'length_m'];
         yield 'half a gauge' => ['wire', ['awg' => 16.5, 'length_m' => 1, 'amps' => 1], 'awg'];

@@ -38,7 +38,11 @@ final class FastenerTest extends InstrumentTestCase
     {
         $case = ['diameter_mm' => 3, 'length_mm' => 16, 'replaces' => 'M3×12'];
 
-        self::assertSame([4.0, false], [$this->compute('fastener', $case)['further_mm'], $this->compute('fastener', $case)['safe']], 'no room was named');
+        self::assertSame(
+            [4.0, false],
+            [$this->compute('fastener', $case)['further_mm'], $this->compute('fastener', $case)['safe']],
+            'no room was named',
+        );
         self::assertTrue($this->compute('fastener', $case + ['room_mm' => 5])['safe']);
         self::assertFalse($this->compute('fastener', $case + ['room_mm' => 3.9])['safe']);
     }
@@ -50,8 +54,14 @@ final class FastenerTest extends InstrumentTestCase
         yield '2.9 mm in metal' => [['into' => 'metal', 'engagement_mm' => 2.9], false];
         yield '3 mm in plastic' => [['into' => 'plastic', 'engagement_mm' => 3], false];
         yield '6 mm in plastic' => [['into' => 'plastic', 'engagement_mm' => 6], true];
-        yield 'two shorter, five held, in metal' => [['into' => 'metal', 'engagement_mm' => 5, 'replaces' => 'M3x12', 'length_mm' => 10], true];
-        yield 'two shorter, five held, in plastic' => [['into' => 'plastic', 'engagement_mm' => 7, 'replaces' => 'M3x12', 'length_mm' => 10], false];
+        yield 'two shorter, five held, in metal' => [
+            ['into' => 'metal', 'engagement_mm' => 5, 'replaces' => 'M3x12', 'length_mm' => 10],
+            true,
+        ];
+        yield 'two shorter, five held, in plastic' => [
+            ['into' => 'plastic', 'engagement_mm' => 7, 'replaces' => 'M3x12', 'length_mm' => 10],
+            false,
+        ];
         yield 'shorter by an unknown hold' => [['replaces' => 'M3x12', 'length_mm' => 10], false];
         yield 'the same' => [['replaces' => 'M3 X 12', 'length_mm' => 12], true];
         yield 'another thread' => [['replaces' => 'M4x12', 'length_mm' => 12], false];
@@ -68,7 +78,10 @@ final class FastenerTest extends InstrumentTestCase
 
     public function test_a_countersunk_head_replaces_none_but_its_own(): void
     {
-        $safe = fn (?string $head, string $replaces): mixed => $this->compute('fastener', ['diameter_mm' => 3, 'length_mm' => 12, 'head' => $head, 'replaces' => $replaces])['safe'];
+        $safe = fn (?string $head, string $replaces): mixed => $this->compute(
+            'fastener',
+            ['diameter_mm' => 3, 'length_mm' => 12, 'head' => $head, 'replaces' => $replaces],
+        )['safe'];
 
         self::assertFalse($safe('countersunk', 'M3×12'));
         self::assertFalse($safe('countersunk', 'M3×12 cylinder'));
@@ -79,7 +92,10 @@ final class FastenerTest extends InstrumentTestCase
         self::assertTrue($safe('button', 'M3×12 cylinder'));
     }
 
-    /** @return iterable<string, array{float, float, string|null, string}> diameter, length, head, field refused: tables of ISO 4762, 7380 and 10642 (from memory) */
+    /**
+     * @return iterable<string, array{float, float, string|null, string}> diameter, length, head, field refused: tables of ISO
+     *   4762, 7380 and 10642 (from memory)
+     */
     public static function notMade(): iterable
     {
         yield 'an M3 of 100 mm' => [3, 100, null, 'length_mm'];
@@ -105,7 +121,11 @@ final class FastenerTest extends InstrumentTestCase
     public function test_bad_input_is_refused_by_its_field(): void
     {
         $this->assertRefused('fastener', ['diameter_mm' => 3, 'length_mm' => 12, 'engagement_mm' => 13], 'engagement_mm');
-        $this->assertRefused('fastener', ['diameter_mm' => 3, 'length_mm' => 12, 'replaces' => 'M3×10', 'engagement_mm' => 11], 'engagement_mm');
+        $this->assertRefused(
+            'fastener',
+            ['diameter_mm' => 3, 'length_mm' => 12, 'replaces' => 'M3×10', 'engagement_mm' => 11],
+            'engagement_mm',
+        );
         $this->assertRefused('fastener', ['length_mm' => 12], 'diameter_mm');
         $this->assertRefused('fastener', ['diameter_mm' => 3.5, 'length_mm' => 12], 'diameter_mm');
         $this->assertRefused('fastener', ['diameter_mm' => 3, 'length_mm' => 1200], 'length_mm');

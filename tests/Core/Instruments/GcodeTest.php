@@ -53,9 +53,14 @@ final class GcodeTest extends InstrumentTestCase
 
     public function test_extents_layers_filament_and_temperatures(): void
     {
-        $result = $this->read(self::START."M190 S60\nG0 X10 Y20 Z0.2 F6000\nG1 X110 E4\nG1 Y70 E2\nG1 E-1\nG0 Z0.4\nG0 X10\nG1 E1\nG1 Y20 E2\n; nothing\n");
+        $result = $this->read(
+            self::START."M190 S60\nG0 X10 Y20 Z0.2 F6000\nG1 X110 E4\nG1 Y70 E2\nG1 E-1\nG0 Z0.4\nG0 X10\nG1 E1\nG1 Y20 E2\n; nothing\n",
+        );
 
-        self::assertSame(['x' => ['min' => 10.0, 'max' => 110.0], 'y' => ['min' => 20.0, 'max' => 70.0], 'z' => ['min' => 0.2, 'max' => 0.4]], $result['extents']);
+        self::assertSame(
+            ['x' => ['min' => 10.0, 'max' => 110.0], 'y' => ['min' => 20.0, 'max' => 70.0], 'z' => ['min' => 0.2, 'max' => 0.4]],
+            $result['extents'],
+        );
         self::assertSame([0.2, 0.4], $result['layers']);
         self::assertEqualsWithDelta(8.0, $result['filament_mm'], 1e-9, 'what is pulled back and pushed again is not used twice');
         self::assertSame(['hotend' => [210.0], 'bed' => [60.0]], $result['temperatures']);
@@ -89,14 +94,22 @@ final class GcodeTest extends InstrumentTestCase
         foreach (["G0 X30 Y50\nG2 X70 Y50 I20 J0 E5", "G0 X30 Y50\nG2 X70 Y50 R20 E5"] as $half) {
             self::assertEqualsWithDelta(['min' => 50.0, 'max' => 70.0], $this->read(self::START.$half)['extents']['y'], 0.02);
         }
-        self::assertEqualsWithDelta(['min' => 30.0, 'max' => 50.0], $this->read(self::START."G0 X30 Y50\nG3 X70 Y50 R20 E5")['extents']['y'], 0.02);
+        self::assertEqualsWithDelta(
+            ['min' => 30.0, 'max' => 50.0],
+            $this->read(self::START."G0 X30 Y50\nG3 X70 Y50 R20 E5")['extents']['y'],
+            0.02,
+        );
     }
 
     public function test_words_need_no_blanks_between_them(): void
     {
         foreach (['G1X110Y70.5E4F6000', 'g1 x110y70.5 e4f6000', 'G01 X 110 Y 70.5 E 4 F 6000', 'N7G1X110Y70.5E4F6000'] as $line) {
             $result = $this->read(self::START."G0X10Y20Z.2\n{$line}");
-            self::assertSame(['x' => ['min' => 10.0, 'max' => 110.0], 'y' => ['min' => 20.0, 'max' => 70.5], 'z' => ['min' => 0.2, 'max' => 0.2]], $result['extents'], $line);
+            self::assertSame(
+                ['x' => ['min' => 10.0, 'max' => 110.0], 'y' => ['min' => 20.0, 'max' => 70.5], 'z' => ['min' => 0.2, 'max' => 0.2]],
+                $result['extents'],
+                $line,
+            );
             self::assertSame([], $result['problems'], $line);
         }
     }
@@ -111,7 +124,11 @@ final class GcodeTest extends InstrumentTestCase
         self::assertEqualsWithDelta([0.0, 0.0], [$long['x']['min'], $long['z']['min']], 0.02);
         $yz = $this->read("G28\nG0 X1 Y20 Z10\nG19\nG3 Y10 Z20 J-10 K0 F600")['travel_extents'];
         self::assertEqualsWithDelta([1.0, 20.0, 20.0], [$yz['x']['max'], $yz['y']['max'], $yz['z']['max']], 0.02);
-        self::assertSame('arc', $this->read("G28\nG0 X10 Y0\nG3 X0 Y12 I-10 J0 F600")['problems'][0]['kind'], 'its end is 2 mm beside the circle');
+        self::assertSame(
+            'arc',
+            $this->read("G28\nG0 X10 Y0\nG3 X0 Y12 I-10 J0 F600")['problems'][0]['kind'],
+            'its end is 2 mm beside the circle',
+        );
     }
 
     public function test_an_arc_of_a_hundred_kilometres_is_no_more_chords_than_another(): void
@@ -126,7 +143,10 @@ final class GcodeTest extends InstrumentTestCase
     public function test_each_axis_is_homed_by_itself(): void
     {
         self::assertSame([], $this->read("G28 X\nG1 X10 F600")['problems']);
-        self::assertSame([['no-home', 2]], array_map(static fn (array $p): array => [$p['kind'], $p['line']], $this->read("G28 X\nG1 X10 Y10 F600")['problems']));
+        self::assertSame(
+            [['no-home', 2]],
+            array_map(static fn (array $p): array => [$p['kind'], $p['line']], $this->read("G28 X\nG1 X10 Y10 F600")['problems']),
+        );
         self::assertSame([], $this->read("G28 X Y\nG28 Z\nG1 X10 Y10 Z1 F600")['problems']);
         self::assertSame([], $this->read('G28 X')['problems'], 'an axis without a number is no broken end here');
     }
@@ -162,10 +182,19 @@ final class GcodeTest extends InstrumentTestCase
 
     public function test_what_is_no_gcode_is_refused(): void
     {
-        foreach (["Dear shop,\nthe printer stops after an hour.\nPlease call me.", "solid cube\nfacet normal 0 0 1\nouter loop\nendloop", '{"traits": {"motion": "corexy"}}', "<html>\n<body>\n</body>"] as $text) {
+        foreach ([
+            "Dear shop,\nthe printer stops after an hour.\nPlease call me.",
+            "solid cube\nfacet normal 0 0 1\nouter loop\nendloop",
+            '{"traits": {"motion": "corexy"}}',
+            "<html>\n<body>\n</body>",
+        ] as $text) {
             $this->assertRefused('gcode', ['gcode' => $text], 'file');
         }
-        self::assertSame([], $this->read("START_PRINT BED=60 HOTEND=210\nG28\nM117 Hello G1 X9\nG1 X10 F600\nEND_PRINT")['problems'], 'macros by name and texts are no mistakes');
+        self::assertSame(
+            [],
+            $this->read("START_PRINT BED=60 HOTEND=210\nG28\nM117 Hello G1 X9\nG1 X10 F600\nEND_PRINT")['problems'],
+            'macros by name and texts are no mistakes',
+        );
     }
 
     public function test_a_line_that_never_ends_is_refused_and_a_long_comment_is_not(): void
@@ -206,8 +235,14 @@ final class GcodeTest extends InstrumentTestCase
             match ($random->getInt(0, 2)) {
                 // a wall of 0.2 mm segments
                 0 => array_map(static fn (int $i) => $go($cx + 15 * sin($i / 75), $cy + 15 - 15 * cos($i / 75), $speed), range(1, 470)),
-                1 => array_map(static fn (int $i) => $go($cx + ($i % 4 < 2 ? 0 : 20), $cy + 0.45 * intdiv($i + 1, 2), $speed), range(1, 40)),
-                default => array_map(static fn (int $i) => $go($cx + $random->getInt(-200, 200) / 10, $cy + $random->getInt(-200, 200) / 10, $speed), range(1, 20)),
+                1 => array_map(
+                    static fn (int $i) => $go($cx + ($i % 4 < 2 ? 0 : 20), $cy + 0.45 * intdiv($i + 1, 2), $speed),
+                    range(1, 40),
+                ),
+                default => array_map(
+                    static fn (int $i) => $go($cx + $random->getInt(-200, 200) / 10, $cy + $random->getInt(-200, 200) / 10, $speed),
+                    range(1, 20),
+                ),
             };
         }
         [$acceleration, $deviation] = [$random->getInt(500, 5000), $random->getInt(5, 80) / 1000];
@@ -222,7 +257,11 @@ final class GcodeTest extends InstrumentTestCase
         }
         $expected = PhasePlane::seconds($moves, $acceleration, $deviation);
 
-        self::assertEqualsWithDelta(1.0, $this->read($gcode, ['acceleration_mm_s2' => $acceleration, 'junction_deviation_mm' => $deviation])['estimated_s'] / $expected, 0.05);
+        self::assertEqualsWithDelta(
+            1.0,
+            $this->read($gcode, ['acceleration_mm_s2' => $acceleration, 'junction_deviation_mm' => $deviation])['estimated_s'] / $expected,
+            0.05,
+        );
     }
 
     public function test_line_numbers_and_checksums(): void
@@ -239,7 +278,10 @@ final class GcodeTest extends InstrumentTestCase
         self::assertSame('N3 T0*57', $with('N3 T0'));
         self::assertSame([], $this->read("N0 M110 N0*125\n".$with('N1 G28')."\n".$with('N2 G1 X10 F600'))['problems']);
         $wrong = $this->read($with('N1 G28')."\nN2 G1 X10*1\n".$with('N5 G1 X20'));
-        self::assertSame([['checksum', 2], ['line-number', 3]], array_map(static fn (array $p): array => [$p['kind'], $p['line']], $wrong['problems']));
+        self::assertSame(
+            [['checksum', 2], ['line-number', 3]],
+            array_map(static fn (array $p): array => [$p['kind'], $p['line']], $wrong['problems']),
+        );
     }
 
     /** @return iterable<string, array{string, string, int}> */
@@ -276,7 +318,12 @@ final class GcodeTest extends InstrumentTestCase
 
     public function test_a_binary_and_a_broken_off_file_are_refused_with_their_line(): void
     {
-        foreach (["G28\nG1 X10\n\x7fELF\x02\x01\x01\0\0" => 'Line 3', "G28\nG1 X10 Y" => 'breaks off in the middle of line 2', '' => 'empty', "; only\n; words\n" => 'no command in these 2 lines'] as $text => $words) {
+        foreach ([
+            "G28\nG1 X10\n\x7fELF\x02\x01\x01\0\0" => 'Line 3',
+            "G28\nG1 X10 Y" => 'breaks off in the middle of line 2',
+            '' => 'empty',
+            "; only\n; words\n" => 'no command in these 2 lines',
+        ] as $text => $words) {
             try {
                 $this->compute('gcode', ['file' => Contents::text($text)]);
                 self::fail('It was taken.');
@@ -315,7 +362,10 @@ final class GcodeTest extends InstrumentTestCase
     public function test_a_cable_test_slab_read_back_travels_what_it_says(array $slab): void
     {
         $made = $this->compute('flex-slab', $slab);
-        $read = $this->compute('gcode', ['gcode' => $made['gcode'], 'bed_x_mm' => $slab['bed_x_mm'], 'bed_y_mm' => $slab['bed_y_mm'], 'bed_z_mm' => 250]);
+        $read = $this->compute(
+            'gcode',
+            ['gcode' => $made['gcode'], 'bed_x_mm' => $slab['bed_x_mm'], 'bed_y_mm' => $slab['bed_y_mm'], 'bed_z_mm' => 250],
+        );
 
         self::assertSame([], $read['problems']);
         self::assertEqualsWithDelta($made['axis_share'], $read['axis_share'][$slab['axis']], 1e-4);

@@ -17,8 +17,14 @@ final class GcodeTraceTest extends TestCase
         $trace->move(self::point(200, 5, 10), self::point(20, 30, 0.2), false);
         $trace->move(self::point(20, 30, 0.2), self::point(60, -1, 0.2), true);
 
-        self::assertSame(['X' => ['min' => 20.0, 'max' => 200.0], 'Y' => ['min' => -1.0, 'max' => 30.0], 'Z' => ['min' => 0.2, 'max' => 10.0]], $trace->moved);
-        self::assertSame(['X' => ['min' => 20.0, 'max' => 60.0], 'Y' => ['min' => -1.0, 'max' => 30.0], 'Z' => ['min' => 0.2, 'max' => 0.2]], $trace->printed);
+        self::assertSame(
+            ['X' => ['min' => 20.0, 'max' => 200.0], 'Y' => ['min' => -1.0, 'max' => 30.0], 'Z' => ['min' => 0.2, 'max' => 10.0]],
+            $trace->moved,
+        );
+        self::assertSame(
+            ['X' => ['min' => 20.0, 'max' => 60.0], 'Y' => ['min' => -1.0, 'max' => 30.0], 'Z' => ['min' => 0.2, 'max' => 0.2]],
+            $trace->printed,
+        );
     }
 
     public function test_a_height_met_again_is_the_same_layer(): void

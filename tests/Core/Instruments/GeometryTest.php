@@ -18,7 +18,14 @@ final class GeometryTest extends InstrumentTestCase
     private static function bed(): array
     {
         $points = [];
-        foreach ([[30, 30, 0.12], [30, 205, -0.05], [205, 30, 0.31], [205, 205, 0.08], [117.5, 117.5, 0.15], [117.5, 30, 0.2]] as [$x, $y, $z]) {
+        foreach ([
+            [30, 30, 0.12],
+            [30, 205, -0.05],
+            [205, 30, 0.31],
+            [205, 205, 0.08],
+            [117.5, 117.5, 0.15],
+            [117.5, 30, 0.2],
+        ] as [$x, $y, $z]) {
             $points[] = ['x_mm' => $x, 'y_mm' => $y, 'z_mm' => $z];
         }
 
@@ -28,11 +35,25 @@ final class GeometryTest extends InstrumentTestCase
     public function test_three_points_say_nothing_of_warp(): void
     {
         $sheet = \Tests\Core\TradeKnowledge::read()->instruments['bed-plane'];
-        $points = [['x_mm' => 10, 'y_mm' => 10, 'z_mm' => 0.0], ['x_mm' => 200, 'y_mm' => 10, 'z_mm' => 0.0], ['x_mm' => 10, 'y_mm' => 200, 'z_mm' => 0.0]];
+        $points = [
+            ['x_mm' => 10, 'y_mm' => 10, 'z_mm' => 0.0],
+            ['x_mm' => 200, 'y_mm' => 10, 'z_mm' => 0.0],
+            ['x_mm' => 10, 'y_mm' => 200, 'z_mm' => 0.0],
+        ];
         $case = ['screws' => [['name' => 'a', 'x_mm' => 30, 'y_mm' => 30]], 'pitch_mm' => 0.7];
 
         self::assertSame(['bed-tilt-high' => false], $sheet->findings($this->compute('bed-plane', ['points' => $points] + $case)));
-        self::assertSame(['bed-tilt-high' => false, 'bed-warp-high' => true], $sheet->findings($this->compute('bed-plane', ['points' => [...$points, ['x_mm' => 200, 'y_mm' => 200, 'z_mm' => 0.0], ['x_mm' => 105, 'y_mm' => 105, 'z_mm' => -0.6]]] + $case)));
+        self::assertSame(
+            ['bed-tilt-high' => false, 'bed-warp-high' => true],
+            $sheet->findings($this->compute(
+                'bed-plane',
+                ['points' => [
+                    ...$points,
+                    ['x_mm' => 200, 'y_mm' => 200, 'z_mm' => 0.0],
+                    ['x_mm' => 105, 'y_mm' => 105, 'z_mm' => -0.6],
+                ]] + $case,
+            )),
+        );
     }
 
     public function test_least_squares_agree_with_r(): void
@@ -40,7 +61,11 @@ final class GeometryTest extends InstrumentTestCase
         // R 4.2: m <- lm(z ~ x + y); coef(m); predict(m, screws)
         $result = $this->compute('bed-plane', self::bed());
 
-        self::assertEqualsWithDelta(['a_mm' => 0.140729064039409, 'b' => 0.000914285714285714, 'c' => -0.00109950738916256], $result['plane'], 1e-12);
+        self::assertEqualsWithDelta(
+            ['a_mm' => 0.140729064039409, 'b' => 0.000914285714285714, 'c' => -0.00109950738916256],
+            $result['plane'],
+            1e-12,
+        );
         self::assertEqualsWithDelta(0.352413793103448, $result['tilt_mm'], 1e-12);
         self::assertEqualsWithDelta(0.0537931034482758, $result['warp_mm'], 1e-12);
         self::assertEqualsWithDelta(0.019208475140973, $result['rms_mm'], 1e-12);
@@ -112,13 +137,25 @@ final class GeometryTest extends InstrumentTestCase
         yield 'none' => ['bed-plane', ['points' => []] + $bed, 'points'];
         $line = array_map(static fn (int $i): array => ['x_mm' => 10 * $i, 'y_mm' => 20 * $i, 'z_mm' => 0.1 * $i], range(1, 5));
         yield 'in a line' => ['bed-plane', ['points' => $line] + $bed, 'points'];
-        yield 'a height of 15 cm' => ['bed-plane', ['points' => [['x_mm' => 1, 'y_mm' => 1, 'z_mm' => 150], ...$bed['points']]] + $bed, 'points.0.z_mm'];
+        yield 'a height of 15 cm' => [
+            'bed-plane',
+            ['points' => [['x_mm' => 1, 'y_mm' => 1, 'z_mm' => 150], ...$bed['points']]] + $bed,
+            'points.0.z_mm',
+        ];
         yield 'no screws' => ['bed-plane', ['screws' => []] + $bed, 'screws'];
         yield 'a screw nobody named' => ['bed-plane', $bed + ['school' => 'one-corner-fixed', 'reference' => 'middle'], 'reference'];
         yield 'no corner that stays' => ['bed-plane', $bed + ['school' => 'one-corner-fixed'], 'reference'];
         yield 'two of one name' => ['bed-plane', ['screws' => [self::SCREWS[0], self::SCREWS[0]]] + $bed, 'screws.1.name'];
-        yield 'a misread diagonal' => ['squareness', ['side_a_mm' => 300, 'side_b_mm' => 400, 'diagonal_1_mm' => 505, 'diagonal_2_mm' => 500], 'diagonal_1_mm'];
-        yield 'centimetres' => ['squareness', ['side_a_mm' => 30, 'side_b_mm' => 40, 'diagonal_1_mm' => 5, 'diagonal_2_mm' => 50], 'diagonal_1_mm'];
+        yield 'a misread diagonal' => [
+            'squareness',
+            ['side_a_mm' => 300, 'side_b_mm' => 400, 'diagonal_1_mm' => 505, 'diagonal_2_mm' => 500],
+            'diagonal_1_mm',
+        ];
+        yield 'centimetres' => [
+            'squareness',
+            ['side_a_mm' => 30, 'side_b_mm' => 40, 'diagonal_1_mm' => 5, 'diagonal_2_mm' => 50],
+            'diagonal_1_mm',
+        ];
     }
 
     /** @param  array<string, mixed>  $input */

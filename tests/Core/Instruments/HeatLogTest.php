@@ -33,13 +33,26 @@ final class HeatLogTest extends TestCase
 
     public function test_power_may_be_left_out(): void
     {
-        self::assertSame([null, null, null], array_column(self::figures(HeatLog::read(Fields::of(['csv' => "0,20,60\n1,21,60\n2,22,60"]))), 3));
+        self::assertSame(
+            [null, null, null],
+            array_column(self::figures(HeatLog::read(Fields::of(['csv' => "0,20,60\n1,21,60\n2,22,60"]))), 3),
+        );
     }
 
     public function test_firmware_lines_give_the_channel_asked_for(): void
     {
-        $lines = ['ok', ' T:210.1 /210.0 B:59.5 /60.0 @:64 B@:127', 'echo:busy', 'T:210.3 /210.0 B:59.9 /60.0 @:61 B@:120', 'T:209.9 /210.0 B:60.2 /60.0 @:66 B@:0'];
-        $of = static fn (string $channel): array => self::figures(HeatLog::read(Fields::of(['lines' => $lines, 'interval_s' => 2, 'channel' => $channel])));
+        $lines = [
+            'ok',
+            ' T:210.1 /210.0 B:59.5 /60.0 @:64 B@:127',
+            'echo:busy',
+            'T:210.3 /210.0 B:59.9 /60.0 @:61 B@:120',
+            'T:209.9 /210.0 B:60.2 /60.0 @:66 B@:0',
+        ];
+        $of = static fn (string $channel): array => self::figures(HeatLog::read(Fields::of([
+            'lines' => $lines,
+            'interval_s' => 2,
+            'channel' => $channel,
+        ])));
 
         self::assertSame([[0.0, 210.1, 210.0, 64.0], [2.0, 210.3, 210.0, 61.0], [4.0, 209.9, 210.0, 66.0]], $of('T'));
         self::assertSame([[0.0, 59.5, 60.0, 127.0], [2.0, 59.9, 60.0, 120.0], [4.0, 60.2, 60.0, 0.0]], $of('B'));
@@ -47,7 +60,10 @@ final class HeatLogTest extends TestCase
 
     public function test_the_firmwares_word_that_it_stopped_marks_the_sample_before_it(): void
     {
-        $samples = HeatLog::read(Fields::of(['interval_s' => 1, 'lines' => ['T:200 /200 @:64', 'T:190 /200 @:127', 'T:180 /200 @:127', 'Error:Thermal Runaway, system stopped!']]));
+        $samples = HeatLog::read(Fields::of([
+            'interval_s' => 1,
+            'lines' => ['T:200 /200 @:64', 'T:190 /200 @:127', 'T:180 /200 @:127', 'Error:Thermal Runaway, system stopped!'],
+        ]));
 
         self::assertSame([false, false, true], array_map(static fn (HeatSample $s): bool => $s->stopped, $samples));
     }
@@ -63,7 +79,11 @@ final class HeatLogTest extends TestCase
         yield 'infinite' => [['csv' => "0,20,60\n1,1e999,60\n2,22,60"], 'csv', 'no number'];
         yield 'time going back' => [['csv' => "0,20,60\n5,21,60\n4,22,60"], 'csv', 'Line 3: the time'];
         yield 'a broken sensor' => [['csv' => "0,20,60\n1,-273,60\n2,22,60"], 'csv', 'Line 2: -273'];
-        yield 'another channel' => [['lines' => ['T:20 /60', 'T:21 /60', 'T:22 /60'], 'interval_s' => 1, 'channel' => 'C'], 'lines', 'No line tells of C'];
+        yield 'another channel' => [
+            ['lines' => ['T:20 /60', 'T:21 /60', 'T:22 /60'], 'interval_s' => 1, 'channel' => 'C'],
+            'lines',
+            'No line tells of C',
+        ];
     }
 
     /** @param  array<string, mixed>  $input */

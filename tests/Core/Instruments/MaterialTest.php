@@ -44,14 +44,24 @@ final class MaterialTest extends InstrumentTestCase
     public function test_drying_plans(): void
     {
         // common practice
-        self::assertSame([[75, 80], [8, 12]], [$this->compute('filament', ['material' => 'pa'])['temperature_c'], $this->compute('filament', ['material' => 'PA'])['hours']]);
+        self::assertSame(
+            [[75, 80], [8, 12]],
+            [$this->compute('filament', ['material' => 'pa'])['temperature_c'], $this->compute('filament', ['material' => 'PA'])['hours']],
+        );
     }
 
     public function test_a_laid_line_is_a_rectangle_with_round_ends(): void
     {
         $result = $this->compute('first-layer', ['nozzle_mm' => 0.4, 'layer_mm' => 0.2, 'line_width_mm' => 0.45, 'filament_mm' => 1.75]);
 
-        self::assertSame('watch', $this->compute('first-layer', ['nozzle_mm' => 0.4, 'layer_mm' => 0.32, 'line_width_mm' => 0.45, 'filament_mm' => 1.75])['verdict'], 'four fifths still go');
+        self::assertSame(
+            'watch',
+            $this->compute(
+                'first-layer',
+                ['nozzle_mm' => 0.4, 'layer_mm' => 0.32, 'line_width_mm' => 0.45, 'filament_mm' => 1.75],
+            )['verdict'],
+            'four fifths still go',
+        );
         // (0.45 − 0.2) · 0.2 + π · 0.1² = 0.05 + 0.031416
         self::assertEqualsWithDelta(0.0814159, $result['volume_mm3_per_mm'], 1e-7);
         self::assertEqualsWithDelta(0.0814159 / 2.4052819, $result['filament_mm_per_mm'], 1e-7);
@@ -69,7 +79,10 @@ final class MaterialTest extends InstrumentTestCase
     #[DataProvider('layers')]
     public function test_a_measured_first_layer_says_which_way(float $measured, string $verdict, string $advice): void
     {
-        $result = $this->compute('first-layer', ['nozzle_mm' => 0.4, 'layer_mm' => 0.2, 'line_width_mm' => 0.45, 'filament_mm' => 1.75, 'measured_mm' => $measured]);
+        $result = $this->compute(
+            'first-layer',
+            ['nozzle_mm' => 0.4, 'layer_mm' => 0.2, 'line_width_mm' => 0.45, 'filament_mm' => 1.75, 'measured_mm' => $measured],
+        );
 
         self::assertSame($verdict, $result['verdict']);
         self::assertStringContainsString($advice, $result['advice']);
@@ -86,9 +99,21 @@ final class MaterialTest extends InstrumentTestCase
         yield 'a single' => ['filament', ['diameters_mm' => [[1.75]]], 'diameters_mm.0'];
         yield 'heavier when dry' => ['filament', ['mass_before_g' => 1000, 'mass_after_g' => 1010], 'mass_after_g'];
         yield 'an unknown material' => ['filament', ['material' => 'PLB'], 'material'];
-        yield 'a layer over four fifths of the bore' => ['first-layer', ['nozzle_mm' => 0.4, 'layer_mm' => 0.33, 'line_width_mm' => 0.45, 'filament_mm' => 1.75], 'layer_mm'];
-        yield 'a line higher than wide' => ['first-layer', ['nozzle_mm' => 0.4, 'layer_mm' => 0.5, 'line_width_mm' => 0.45, 'filament_mm' => 1.75], 'layer_mm'];
-        yield 'a nozzle of 4 mm' => ['first-layer', ['nozzle_mm' => 4, 'layer_mm' => 0.2, 'line_width_mm' => 0.45, 'filament_mm' => 1.75], 'nozzle_mm'];
+        yield 'a layer over four fifths of the bore' => [
+            'first-layer',
+            ['nozzle_mm' => 0.4, 'layer_mm' => 0.33, 'line_width_mm' => 0.45, 'filament_mm' => 1.75],
+            'layer_mm',
+        ];
+        yield 'a line higher than wide' => [
+            'first-layer',
+            ['nozzle_mm' => 0.4, 'layer_mm' => 0.5, 'line_width_mm' => 0.45, 'filament_mm' => 1.75],
+            'layer_mm',
+        ];
+        yield 'a nozzle of 4 mm' => [
+            'first-layer',
+            ['nozzle_mm' => 4, 'layer_mm' => 0.2, 'line_width_mm' => 0.45, 'filament_mm' => 1.75],
+            'nozzle_mm',
+        ];
     }
 
     /** @param  array<string, mixed>  $input */

@@ -105,8 +105,14 @@ final class PluckFrequencyTest extends InstrumentTestCase
         yield 'mains hum' => [static fn (float $t, Randomizer $r): float => $tone(50, $t) + 0.01 * Pluck::normal($r)];
         yield 'mains hum that is switched on' => [static fn (float $t, Randomizer $r): float => ($t > 0.5 ? $tone(100, $t) : 0) + 0.01 * Pluck::normal($r)];
         yield 'a fan that beats' => [static fn (float $t, Randomizer $r): float => $tone(187, $t) * (1 + 0.3 * sin(2 * M_PI * 3 * $t)) + 0.1 * Pluck::normal($r)];
-        yield 'a sung note' => [static fn (float $t, Randomizer $r): float => $tone(130, $t) * max(0, min(1, ($t - 0.3) / 0.05, (1.2 - $t) / 0.15)) + 0.003 * Pluck::normal($r)];
-        yield 'syllables of a voice' => [static fn (float $t, Randomizer $r): float => $tone(150, $t + 0.006 * sin(2 * M_PI * 1.3 * $t)) * max(0, sin(2 * M_PI * 2.2 * $t)) ** 0.7 + 0.005 * Pluck::normal($r)];
+        yield 'a sung note' => [static fn (float $t, Randomizer $r): float => $tone(130, $t) * max(
+            0,
+            min(1, ($t - 0.3) / 0.05, (1.2 - $t) / 0.15),
+        ) + 0.003 * Pluck::normal($r)];
+        yield 'syllables of a voice' => [static fn (float $t, Randomizer $r): float => $tone(
+            150,
+            $t + 0.006 * sin(2 * M_PI * 1.3 * $t),
+        ) * max(0, sin(2 * M_PI * 2.2 * $t)) ** 0.7 + 0.005 * Pluck::normal($r)];
         yield 'a clap' => [static fn (float $t, Randomizer $r): float => ($t > 0.3 ? exp(-($t - 0.3) / 0.05) : 0) * 0.3 * Pluck::normal($r)];
     }
 
@@ -117,14 +123,21 @@ final class PluckFrequencyTest extends InstrumentTestCase
         $random = new Randomizer(new Mt19937(5));
         $samples = array_map(static fn (int $i): float => $sounds($i / 8000, $random), range(0, 15_999));
 
-        self::assertLessThan(0.3, $this->compute('pluck-frequency', ['wav_file' => Contents::text(Pluck::wav($samples, 8000))])['confidence']);
+        self::assertLessThan(
+            0.3,
+            $this->compute('pluck-frequency', ['wav_file' => Contents::text(Pluck::wav($samples, 8000))])['confidence'],
+        );
     }
 
     public function test_a_pluck_that_hum_makes_unclear_is_not_believed(): void
     {
         // 50 Hz beneath a pluck of 110: together they nearly repeat at 54.5 Hz
         $samples = (new Pluck(110, decay: 0.3, signalToNoise: 30))->samples(8000, new Randomizer(new Mt19937(3)));
-        $samples = array_map(static fn (float $v, int $i): float => 0.7 * $v + 0.15 * sin(2 * M_PI * 50 * $i / 8000), $samples, array_keys($samples));
+        $samples = array_map(
+            static fn (float $v, int $i): float => 0.7 * $v + 0.15 * sin(2 * M_PI * 50 * $i / 8000),
+            $samples,
+            array_keys($samples),
+        );
         $result = $this->compute('pluck-frequency', ['wav_file' => Contents::text(Pluck::wav($samples, 8000))]);
 
         self::assertTrue(abs($result['frequency_hz'] / 110 - 1) < 0.01 || $result['confidence'] < 0.3);

@@ -75,9 +75,15 @@ final class SheetsTest extends InstrumentTestCase
         }
 
         return match ($code) {
-            'pluck-frequency' => Contents::text(\OddBench\Rig\Pluck::wav((new \OddBench\Rig\Pluck(110))->samples(16_000, new \Random\Randomizer(new \Random\Engine\Mt19937(1))), 16_000)),
+            'pluck-frequency' => Contents::text(\OddBench\Rig\Pluck::wav(
+                (new \OddBench\Rig\Pluck(110))->samples(16_000, new \Random\Randomizer(new \Random\Engine\Mt19937(1))),
+                16_000,
+            )),
             'gcode' => Contents::text("G28\nG1 X10 F600\n"),
-            'tune-from-a-log' => Contents::text(implode("\n", array_map(static fn (int $t): string => sprintf('%d,%.3f,200', $t, 200 + 4 * sin(2 * M_PI * $t / 30)), range(0, 240)))),
+            'tune-from-a-log' => Contents::text(implode(
+                "\n",
+                array_map(static fn (int $t): string => sprintf('%d,%.3f,200', $t, 200 + 4 * sin(2 * M_PI * $t / 30)), range(0, 240)),
+            )),
             'thermal-log', 'runaway-test' => Contents::text($log),
             default => null,
         };
@@ -99,10 +105,16 @@ final class SheetsTest extends InstrumentTestCase
     #[DataProvider('pasted')]
     public function test_a_mesh_is_read_however_it_was_pasted(string $text): void
     {
-        $input = TypedInput::of(TradeKnowledge::read()->instruments['bed-plane'], ['points' => $text, 'screws' => "front left\t0\t0", 'pitch_mm' => '0,7', 'school' => 'mean-plane'], null);
+        $input = TypedInput::of(
+            TradeKnowledge::read()->instruments['bed-plane'],
+            ['points' => $text, 'screws' => "front left\t0\t0", 'pitch_mm' => '0,7', 'school' => 'mean-plane'],
+            null,
+        );
 
         self::assertSame([
-            ['x_mm' => 10.0, 'y_mm' => 20.0, 'z_mm' => 0.5], ['x_mm' => 30.0, 'y_mm' => 40.0, 'z_mm' => -0.25], ['x_mm' => 50.0, 'y_mm' => 10.0, 'z_mm' => 0.0],
+            ['x_mm' => 10.0, 'y_mm' => 20.0, 'z_mm' => 0.5],
+            ['x_mm' => 30.0, 'y_mm' => 40.0, 'z_mm' => -0.25],
+            ['x_mm' => 50.0, 'y_mm' => 10.0, 'z_mm' => 0.0],
         ], $input['points']);
         self::assertSame(['name' => 'front left', 'x_mm' => 0.0, 'y_mm' => 0.0], $input['screws'][0]);
         self::assertSame(0.7, $input['pitch_mm']);
@@ -113,8 +125,18 @@ final class SheetsTest extends InstrumentTestCase
     {
         yield 'missing' => ['heater', ['volts' => '24'], 'rated_w', 'missing'];
         yield 'words' => ['heater', ['volts' => 'mains', 'rated_w' => '40'], 'volts', 'no number'];
-        yield 'a row too short' => ['bed-plane', ['points' => "1 2 3\n4 5", 'screws' => 'a 0 0', 'pitch_mm' => '1', 'school' => 'mean-plane'], 'points', 'row 2: 2 values'];
-        yield 'a screw without its place' => ['bed-plane', ['points' => "1 2 3\n4 5 6\n7 9 8", 'screws' => 'left 3', 'pitch_mm' => '1', 'school' => 'mean-plane'], 'screws', 'row 1'];
+        yield 'a row too short' => [
+            'bed-plane',
+            ['points' => "1 2 3\n4 5", 'screws' => 'a 0 0', 'pitch_mm' => '1', 'school' => 'mean-plane'],
+            'points',
+            'row 2: 2 values',
+        ];
+        yield 'a screw without its place' => [
+            'bed-plane',
+            ['points' => "1 2 3\n4 5 6\n7 9 8", 'screws' => 'left 3', 'pitch_mm' => '1', 'school' => 'mean-plane'],
+            'screws',
+            'row 1',
+        ];
         yield 'no file' => ['pluck-frequency', [], 'wav_file', 'choose or drop'];
         yield 'a field nobody asked for' => ['heater', ['volts' => '24', 'rated_w' => '40', 'colour' => 'red'], 'colour', 'no field'];
     }

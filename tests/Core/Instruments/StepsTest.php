@@ -14,12 +14,20 @@ final class StepsTest extends TestCase
 {
     public function test_a_belt_axis(): void
     {
-        self::assertEqualsWithDelta(80.0, $this->steps(['type' => 'belt', 'motor_steps' => 200, 'microsteps' => 16, 'pitch_mm' => 2, 'teeth' => 20])['steps_per_mm'], 1e-12);
+        self::assertEqualsWithDelta(
+            80.0,
+            $this->steps(['type' => 'belt', 'motor_steps' => 200, 'microsteps' => 16, 'pitch_mm' => 2, 'teeth' => 20])['steps_per_mm'],
+            1e-12,
+        );
     }
 
     public function test_a_screw_axis(): void
     {
-        self::assertEqualsWithDelta(400.0, $this->steps(['type' => 'screw', 'motor_steps' => 200, 'microsteps' => 16, 'lead_mm' => 8])['steps_per_mm'], 1e-12);
+        self::assertEqualsWithDelta(
+            400.0,
+            $this->steps(['type' => 'screw', 'motor_steps' => 200, 'microsteps' => 16, 'lead_mm' => 8])['steps_per_mm'],
+            1e-12,
+        );
     }
 
     public function test_an_extruder_and_back_again(): void
@@ -53,7 +61,10 @@ final class StepsTest extends TestCase
 
     public function test_a_feed_within_one_percent_is_well(): void
     {
-        self::assertSame('ok', $this->steps(['type' => 'extruder', 'current_steps_per_mm' => 93, 'asked_mm' => 100, 'got_mm' => [99.6]])['verdict']);
+        self::assertSame(
+            'ok',
+            $this->steps(['type' => 'extruder', 'current_steps_per_mm' => 93, 'asked_mm' => 100, 'got_mm' => [99.6]])['verdict'],
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
@@ -69,7 +80,10 @@ final class StepsTest extends TestCase
         yield 'not a number' => [['pitch_mm' => NAN] + $belt, 'pitch_mm'];
         yield 'endless' => [['pitch_mm' => INF] + $belt, 'pitch_mm'];
         yield 'an empty list' => [['type' => 'extruder', 'current_steps_per_mm' => 93, 'asked_mm' => 100, 'got_mm' => []], 'got_mm'];
-        yield 'metres for millimetres' => [['type' => 'extruder', 'current_steps_per_mm' => 93, 'asked_mm' => 100, 'got_mm' => [0.098]], 'got_mm.0'];
+        yield 'metres for millimetres' => [
+            ['type' => 'extruder', 'current_steps_per_mm' => 93, 'asked_mm' => 100, 'got_mm' => [0.098]],
+            'got_mm.0',
+        ];
         yield 'no list' => [['type' => 'extruder', 'current_steps_per_mm' => 93, 'asked_mm' => 100, 'got_mm' => 98], 'got_mm'];
     }
 

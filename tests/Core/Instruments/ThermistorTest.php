@@ -27,28 +27,63 @@ final class ThermistorTest extends InstrumentTestCase
     {
         $model = ['type' => 'rtd', 'r0_ohm' => 100];
 
-        self::assertEqualsWithDelta($ohms, $this->compute('thermistor', ['model' => $model, 'temperature_c' => $celsius])['resistance_ohm'], 0.005);
-        self::assertEqualsWithDelta($celsius, $this->compute('thermistor', ['model' => $model, 'resistance_ohm' => $ohms])['temperature_c'], 0.02);
+        self::assertEqualsWithDelta(
+            $ohms,
+            $this->compute('thermistor', ['model' => $model, 'temperature_c' => $celsius])['resistance_ohm'],
+            0.005,
+        );
+        self::assertEqualsWithDelta(
+            $celsius,
+            $this->compute('thermistor', ['model' => $model, 'resistance_ohm' => $ohms])['temperature_c'],
+            0.02,
+        );
     }
 
     public function test_resistance_to_temperature_and_back_is_where_it_began(): void
     {
         // Steinhart–Hart figures of a 10 kΩ sensor, from memory of the usual worked example
-        $models = [self::BETA, ['type' => 'steinhart-hart', 'a' => 1.129148e-3, 'b' => 2.34125e-4, 'c' => 8.76741e-8], ['type' => 'rtd', 'r0_ohm' => 1000]];
+        $models = [
+            self::BETA,
+            ['type' => 'steinhart-hart', 'a' => 1.129148e-3, 'b' => 2.34125e-4, 'c' => 8.76741e-8],
+            ['type' => 'rtd', 'r0_ohm' => 1000],
+        ];
         foreach ($models as $model) {
             foreach ([-40, -5, 0, 21.5, 60, 110, 215, 290] as $celsius) {
                 $ohms = $this->compute('thermistor', ['model' => $model, 'temperature_c' => $celsius])['resistance_ohm'];
-                self::assertEqualsWithDelta($celsius, $this->compute('thermistor', ['model' => $model, 'resistance_ohm' => $ohms])['temperature_c'], 1e-6, "{$model['type']} at {$celsius}");
+                self::assertEqualsWithDelta(
+                    $celsius,
+                    $this->compute('thermistor', ['model' => $model, 'resistance_ohm' => $ohms])['temperature_c'],
+                    1e-6,
+                    "{$model['type']} at {$celsius}",
+                );
             }
         }
     }
 
     public function test_beta_by_hand_and_steinhart_hart_at_room_temperature(): void
     {
-        self::assertEqualsWithDelta(100_000, $this->compute('thermistor', ['model' => self::BETA, 'temperature_c' => 25])['resistance_ohm'], 1e-6);
+        self::assertEqualsWithDelta(
+            100_000,
+            $this->compute('thermistor', ['model' => self::BETA, 'temperature_c' => 25])['resistance_ohm'],
+            1e-6,
+        );
         // 100000 · exp(3950 · (1/473.15 − 1/298.15)) = 744.7 Ω
-        self::assertEqualsWithDelta(100_000 * exp(3950 * (1 / 473.15 - 1 / 298.15)), $this->compute('thermistor', ['model' => self::BETA, 'temperature_c' => 200])['resistance_ohm'], 1e-6);
-        self::assertEqualsWithDelta(25.0, $this->compute('thermistor', ['model' => ['type' => 'steinhart-hart', 'a' => 1.129148e-3, 'b' => 2.34125e-4, 'c' => 8.76741e-8], 'resistance_ohm' => 10_000])['temperature_c'], 0.05);
+        self::assertEqualsWithDelta(
+            100_000 * exp(3950 * (1 / 473.15 - 1 / 298.15)),
+            $this->compute('thermistor', ['model' => self::BETA, 'temperature_c' => 200])['resistance_ohm'],
+            1e-6,
+        );
+        self::assertEqualsWithDelta(
+            25.0,
+            $this->compute(
+                'thermistor',
+                [
+                    'model' => ['type' => 'steinhart-hart', 'a' => 1.129148e-3, 'b' => 2.34125e-4, 'c' => 8.76741e-8],
+                    'resistance_ohm' => 10_000,
+                ],
+            )['temperature_c'],
+            0.05,
+        );
     }
 
     /** @return iterable<string, array{float, string}> */
@@ -66,18 +101,31 @@ final class ThermistorTest extends InstrumentTestCase
         $result = $this->compute('thermistor', ['model' => self::BETA, 'resistance_ohm' => $ohms, 'ambient_c' => 22]);
 
         self::assertSame($state, $result['state']);
-        self::assertEqualsWithDelta($this->compute('thermistor', ['model' => self::BETA, 'temperature_c' => 22])['resistance_ohm'], $result['expected_ohm'], 1e-6);
+        self::assertEqualsWithDelta(
+            $this->compute('thermistor', ['model' => self::BETA, 'temperature_c' => 22])['resistance_ohm'],
+            $result['expected_ohm'],
+            1e-6,
+        );
     }
 
     public function test_what_the_board_will_show(): void
     {
-        $result = $this->compute('thermistor', ['model' => self::BETA, 'resistance_ohm' => 100_000, 'adc' => ['bits' => 10, 'pullup_ohm' => 4700]]);
+        $result = $this->compute(
+            'thermistor',
+            ['model' => self::BETA, 'resistance_ohm' => 100_000, 'adc' => ['bits' => 10, 'pullup_ohm' => 4700]],
+        );
         // round(1023 · 100000 / 104700) = round(977.077) = 977; one step of it is about 2 °C there
         self::assertSame(977, $result['adc_code']);
         self::assertEqualsWithDelta(25.0, $result['board_shows_c'], 1.5);
-        $fine = $this->compute('thermistor', ['model' => self::BETA, 'resistance_ohm' => 100_000, 'adc' => ['bits' => 20, 'pullup_ohm' => 4700]]);
+        $fine = $this->compute(
+            'thermistor',
+            ['model' => self::BETA, 'resistance_ohm' => 100_000, 'adc' => ['bits' => 20, 'pullup_ohm' => 4700]],
+        );
         self::assertEqualsWithDelta(25.0, $fine['board_shows_c'], 0.01);
-        self::assertNull($this->compute('thermistor', ['model' => self::BETA, 'resistance_ohm' => 0, 'ambient_c' => 22, 'adc' => ['bits' => 10, 'pullup_ohm' => 4700]])['board_shows_c']);
+        self::assertNull($this->compute(
+            'thermistor',
+            ['model' => self::BETA, 'resistance_ohm' => 0, 'ambient_c' => 22, 'adc' => ['bits' => 10, 'pullup_ohm' => 4700]],
+        )['board_shows_c']);
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
@@ -90,7 +138,10 @@ final class ThermistorTest extends InstrumentTestCase
         yield 'both' => [['model' => self::BETA, 'resistance_ohm' => 1, 'temperature_c' => 1], 'resistance_ohm'];
         yield 'colder than cold' => [['model' => self::BETA, 'temperature_c' => -300], 'temperature_c'];
         yield 'no such platinum' => [['model' => ['type' => 'rtd', 'r0_ohm' => 100], 'resistance_ohm' => 5000], 'resistance_ohm'];
-        yield 'a divider without its resistor' => [['model' => self::BETA, 'resistance_ohm' => 100, 'adc' => ['bits' => 10]], 'adc.pullup_ohm'];
+        yield 'a divider without its resistor' => [
+            ['model' => self::BETA, 'resistance_ohm' => 100, 'adc' => ['bits' => 10]],
+            'adc.pullup_ohm',
+        ];
     }
 
     /** @param  array<string, mixed>  $input */

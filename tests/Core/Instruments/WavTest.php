@@ -90,7 +90,16 @@ final class WavTest extends TestCase
     private static function file(int $kind, int $channels, int $rate, int $bits, string $data, string $before = ''): string
     {
         $frame = $channels * intdiv($bits, 8);
-        $body = 'WAVEfmt '.pack('VvvVVvv', 16, $kind, $channels, $rate, $rate * $frame, $frame, $bits).$before.'data'.pack('V', strlen($data)).$data;
+        $body = 'WAVEfmt '.pack(
+            'VvvVVvv',
+            16,
+            $kind,
+            $channels,
+            $rate,
+            $rate * $frame,
+            $frame,
+            $bits,
+        ).$before.'data'.pack('V', strlen($data)).$data;
 
         return 'RIFF'.pack('V', strlen($body)).$body;
     }

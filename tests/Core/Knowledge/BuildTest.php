@@ -17,10 +17,18 @@ final class BuildTest extends TestCase
 {
     public function test_a_small_machine_is_driven_no_further_than_it_goes(): void
     {
-        $bed = Bed::of(Build::read(Entry::of('families/x.yaml', 'x', ['build' => ['x' => 120, 'y' => 110, 'z' => 100, 'shape' => 'box', 'origin' => 'corner']])));
+        $bed = Bed::of(Build::read(Entry::of(
+            'families/x.yaml',
+            'x',
+            ['build' => ['x' => 120, 'y' => 110, 'z' => 100, 'shape' => 'box', 'origin' => 'corner']],
+        )));
 
         self::assertSame([[10.0, 10.0], [110.0, 100.0]], [$bed->at(-1, -1), $bed->at(1, 1)]);
-        $middle = Bed::of(Build::read(Entry::of('families/x.yaml', 'x', ['build' => ['x' => 120, 'y' => 110, 'z' => 100, 'shape' => 'box', 'origin' => 'middle']])));
+        $middle = Bed::of(Build::read(Entry::of(
+            'families/x.yaml',
+            'x',
+            ['build' => ['x' => 120, 'y' => 110, 'z' => 100, 'shape' => 'box', 'origin' => 'middle']],
+        )));
         self::assertSame([[-50.0, -45.0], [50.0, 45.0]], [$middle->at(-1, -1), $middle->at(1, 1)]);
     }
 
@@ -50,6 +58,9 @@ final class BuildTest extends TestCase
         $entry = Entry::of('families/x.yaml', 'x', $fields);
         Build::read($entry);
 
-        self::assertStringContainsString($where, implode("\n", array_map(static fn (Mistake $m): string => "{$m->entry} {$m->field}", $entry->mistakes())));
+        self::assertStringContainsString(
+            $where,
+            implode("\n", array_map(static fn (Mistake $m): string => "{$m->entry} {$m->field}", $entry->mistakes())),
+        );
     }
 }

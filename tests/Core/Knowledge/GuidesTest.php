@@ -26,10 +26,36 @@ final class GuidesTest extends TestCase
         $guides = TradeKnowledge::read()->guides;
 
         self::assertSame([], array_diff([
-            'level-bed-manual', 'level-bed-probe', 'lock-bed-screws', 'wheels-and-eccentrics', 'turn-or-replace-rail', 'linear-bearings', 'belts-and-tensioner',
-            'change-idlers', 'free-carriage', 'replace-liner', 'clear-part-clog', 'clear-full-clog', 'cold-pull', 'change-nozzle-hot', 'change-one-piece-hotend',
-            'change-thermistor-heater', 'save-from-blob', 'free-stuck-filament', 'clear-feeder', 'drive-gear-and-tension', 'change-fans', 'new-bed-wires',
-            'insulate-bed-fixings', 'burned-connector', 'lifted-socket', 'dry-filament', 'runaway-test', 'canister-clip', 'clean-and-grease', 'shipping-inspection',
+            'level-bed-manual',
+            'level-bed-probe',
+            'lock-bed-screws',
+            'wheels-and-eccentrics',
+            'turn-or-replace-rail',
+            'linear-bearings',
+            'belts-and-tensioner',
+            'change-idlers',
+            'free-carriage',
+            'replace-liner',
+            'clear-part-clog',
+            'clear-full-clog',
+            'cold-pull',
+            'change-nozzle-hot',
+            'change-one-piece-hotend',
+            'change-thermistor-heater',
+            'save-from-blob',
+            'free-stuck-filament',
+            'clear-feeder',
+            'drive-gear-and-tension',
+            'change-fans',
+            'new-bed-wires',
+            'insulate-bed-fixings',
+            'burned-connector',
+            'lifted-socket',
+            'dry-filament',
+            'runaway-test',
+            'canister-clip',
+            'clean-and-grease',
+            'shipping-inspection',
         ], array_keys($guides)));
     }
 
@@ -150,7 +176,11 @@ final class GuidesTest extends TestCase
         self::assertEqualsCanonicalizing(['on the machine', 'down on the bench'], $guides['clear-feeder']->schools());
         self::assertSame([], $guides['cold-pull']->schools());
         $turned = $guides['turn-or-replace-rail'];
-        self::assertNotContains('rail', array_map(static fn ($p): string => $p->class, $turned->kitOf('turn it')), 'a turned rail needs no new one');
+        self::assertNotContains(
+            'rail',
+            array_map(static fn ($p): string => $p->class, $turned->kitOf('turn it')),
+            'a turned rail needs no new one',
+        );
         self::assertContains('rail', array_map(static fn ($p): string => $p->class, $turned->kitOf('replace it')));
     }
 
@@ -183,7 +213,11 @@ final class GuidesTest extends TestCase
             $g['steps'][] = ['do' => 'Spanner on.', 'power' => 'on', 'metal_near_leads' => true];
         }), 'must be off or unplugged where a metal tool'];
         yield 'hot metal cold at once' => [$change(static function (array &$g): void {
-            array_push($g['steps'], ['do' => 'Heat.', 'power' => 'on', 'heat' => 'hot'], ['do' => 'Cold.', 'power' => 'unplugged', 'heat' => 'cold']);
+            array_push(
+                $g['steps'],
+                ['do' => 'Heat.', 'power' => 'on', 'heat' => 'hot'],
+                ['do' => 'Cold.', 'power' => 'unplugged', 'heat' => 'cold'],
+            );
         }), 'hot metal becomes cold only by waiting'];
         yield 'heat without power' => [$change(static function (array &$g): void {
             $g['steps'][] = ['do' => 'Hot.', 'heat' => 'hot'];
@@ -237,9 +271,17 @@ final class GuidesTest extends TestCase
     public function test_a_mistake_is_found_with_its_place(callable $break, string $message): void
     {
         $guide = [
-            'code' => 'test-guide', 'name' => 'A guide', 'mends' => [], 'state' => 'Unplugged.', 'tools' => [], 'kit' => [['part' => 'nozzle']],
+            'code' => 'test-guide',
+            'name' => 'A guide',
+            'mends' => [],
+            'state' => 'Unplugged.',
+            'tools' => [],
+            'kit' => [['part' => 'nozzle']],
             'minutes' => ['first' => 30, 'practised' => 20], 'touches' => ['hotend'],
-            'steps' => [['do' => 'Unplug.', 'power' => 'unplugged', 'heat' => 'cold'], ['do' => 'Do it.', 'target' => 'done', 'part' => 'nozzle']],
+            'steps' => [
+                ['do' => 'Unplug.', 'power' => 'unplugged', 'heat' => 'cold'],
+                ['do' => 'Do it.', 'target' => 'done', 'part' => 'nozzle'],
+            ],
         ];
         $read = static fn (array $g) => KnowledgeReader::read(['guides/test.yaml' => ['area' => 'Test', 'guides' => [$g]]] + self::files());
         self::assertArrayHasKey('test-guide', $read($guide)->guides, 'the guide itself is sound');
@@ -259,7 +301,12 @@ final class GuidesTest extends TestCase
         if ($files === null) {
             $folder = dirname(__DIR__, 3).'/knowledge';
             $files = [];
-            foreach ([...(glob("{$folder}/*.yaml") ?: []), ...(glob("{$folder}/faults/*.yaml") ?: []), ...(glob("{$folder}/families/*.yaml") ?: []), ...(glob("{$folder}/guides/*.yaml") ?: [])] as $path) {
+            foreach ([
+                ...(glob("{$folder}/*.yaml") ?: []),
+                ...(glob("{$folder}/faults/*.yaml") ?: []),
+                ...(glob("{$folder}/families/*.yaml") ?: []),
+                ...(glob("{$folder}/guides/*.yaml") ?: []),
+            ] as $path) {
                 $files[substr($path, strlen($folder) + 1)] = Yaml::parseFile($path);
             }
         }

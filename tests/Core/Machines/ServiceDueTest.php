@@ -78,7 +78,10 @@ final class ServiceDueTest extends TestCase
     public function test_a_family_may_have_its_own_rhythm(): void
     {
         $knowledge = TradeKnowledge::read();
-        $hours = static fn (string $family): array => array_map(static fn (ServiceItem $i): ?float => $i->everyHours, array_column($knowledge->serviceOf($family), null, 'code'));
+        $hours = static fn (string $family): array => array_map(
+            static fn (ServiceItem $i): ?float => $i->everyHours,
+            array_column($knowledge->serviceOf($family), null, 'code'),
+        );
 
         self::assertSame(300.0, $hours('bittern-ht')['grease'], 'a heated chamber dries grease');
         self::assertSame(500.0, $hours('heron-cx')['grease']);

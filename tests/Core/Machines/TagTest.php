@@ -41,7 +41,10 @@ final class TagTest extends TestCase
                 foreach (str_split(ctype_digit($code[$place]) ? '2346789' : 'HKMRTWX') as $other) {
                     if ($other !== $code[$place]) {
                         $misread++;
-                        self::assertFalse($this->isTag(substr_replace($code, $other, $place, 1)), "{$code} misread at {$place} as {$other}");
+                        self::assertFalse(
+                            $this->isTag(substr_replace($code, $other, $place, 1)),
+                            "{$code} misread at {$place} as {$other}",
+                        );
                     }
                 }
             }

@@ -23,7 +23,11 @@ final class CalibrationOfOddsTest extends TestCase
 
         foreach ($weighed->rows as $row) {
             $error = sqrt($row['told'] * (1 - $row['told']) / $row['count']);
-            self::assertLessThan(3.0, abs($row['was'] - $row['told']) / $error, sprintf('%.1f to %.1f: told %.3f, was %.3f', $row['from'], $row['to'], $row['told'], $row['was']));
+            self::assertLessThan(
+                3.0,
+                abs($row['was'] - $row['told']) / $error,
+                sprintf('%.1f to %.1f: told %.3f, was %.3f', $row['from'], $row['to'], $row['told'], $row['was']),
+            );
         }
         self::assertLessThan(0.97, $weighed->brier / $unknown->brier);
         self::assertCount(10, $weighed->rows);

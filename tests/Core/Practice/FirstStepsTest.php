@@ -34,7 +34,11 @@ final class FirstStepsTest extends TestCase
     public function test_what_he_never_does_first_is_never_offered_first(): void
     {
         foreach (self::situations() as $situation) {
-            self::assertSame([], array_values(array_intersect(self::first(TradeKnowledge::read(), $situation), $situation['never'])), $situation['code']);
+            self::assertSame(
+                [],
+                array_values(array_intersect(self::first(TradeKnowledge::read(), $situation), $situation['never'])),
+                $situation['code'],
+            );
         }
     }
 
@@ -49,12 +53,16 @@ final class FirstStepsTest extends TestCase
         }
     }
 
-    /** @return list<array{code: string, family: string, told: list<string>, not: list<string>, first: list<string>, never: list<string>}> */
+    /**
+     * @return list<array{code: string, family: string, told: list<string>, not: list<string>, first: list<string>, never: list<string>}>
+     */
     private static function situations(): array
     {
         $situations = [];
         foreach ((array) Yaml::parseFile(dirname(__DIR__, 3).'/knowledge/practice/first-steps.yaml') as $one) {
-            /** @var array{code: string, family: string, told: list<string>, not?: list<string>, first: list<string>, never: list<string>} $one */
+            /**
+             * @var array{code: string, family: string, told: list<string>, not?: list<string>, first: list<string>, never: list<string>} $one
+             */
             $situations[] = ['not' => [], ...$one];
         }
 

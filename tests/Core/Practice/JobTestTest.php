@@ -35,7 +35,10 @@ final class JobTestTest extends TestCase
         $played = (new Bench($knowledge))->play($machine, new Listed($knowledge, ['look'], 0.99));
 
         // the look: 3 and 4 to heat; then a is mended in vain for 7; the 30 of the right mend count apart
-        self::assertSame([14.0, 30.0, ['look'], ['a'], true], [$played->minutes, $played->rightMinutes, $played->looks, $played->wrong, $played->settled]);
+        self::assertSame(
+            [14.0, 30.0, ['look'], ['a'], true],
+            [$played->minutes, $played->rightMinutes, $played->looks, $played->wrong, $played->settled],
+        );
     }
 
     public function test_percentiles_are_by_the_nearest_rank(): void

@@ -41,7 +41,11 @@ final class StoriesTest extends TestCase
             self::assertContains($top[0], $story->either, $this->explain($diagnosis));
         } else {
             self::assertEqualsCanonicalizing($story->truth, $top, $this->explain($diagnosis));
-            self::assertSame([], array_diff($story->truth, $diagnosis->explained), $this->explain($diagnosis).' explained by '.implode(', ', $diagnosis->explained));
+            self::assertSame(
+                [],
+                array_diff($story->truth, $diagnosis->explained),
+                $this->explain($diagnosis).' explained by '.implode(', ', $diagnosis->explained),
+            );
         }
     }
 
@@ -49,7 +53,10 @@ final class StoriesTest extends TestCase
     public function test_doing_what_it_says_finds_the_fault_with_few_mends_in_vain(Story $story): void
     {
         $knowledge = TradeKnowledge::read();
-        $played = (new Bench($knowledge))->play($story->machine($knowledge->families[$story->family]->traits), new Advised($knowledge, 'measure-first'));
+        $played = (new Bench($knowledge))->play(
+            $story->machine($knowledge->families[$story->family]->traits),
+            new Advised($knowledge, 'measure-first'),
+        );
 
         // of whom nobody says anything, a machine may end with a second person
         self::assertTrue($played->settled || $story->told === []);
@@ -105,7 +112,10 @@ final class StoriesTest extends TestCase
             $areas[TradeKnowledge::read()->faults[$story->truth[0]]->area] = true;
         }
         self::assertCount(count(TradeKnowledge::read()->families), $families);
-        self::assertEqualsCanonicalizing(array_values(array_unique(array_map(static fn ($f): string => $f->area, array_values(TradeKnowledge::read()->faults)))), array_keys($areas));
+        self::assertEqualsCanonicalizing(
+            array_values(array_unique(array_map(static fn ($f): string => $f->area, array_values(TradeKnowledge::read()->faults)))),
+            array_keys($areas),
+        );
         self::assertGreaterThanOrEqual(5, count(array_filter($stories, static fn (Story $s): bool => count($s->truth) > 1)), 'two at once');
         self::assertGreaterThanOrEqual(3, count(array_filter($stories, static fn (Story $s): bool => $s->told === [])), 'vague ones');
     }
@@ -156,6 +166,12 @@ final class StoriesTest extends TestCase
 
     private function explain(Diagnosis $diagnosis): string
     {
-        return implode(', ', array_map(static fn (Suspect $s): string => sprintf('%s %.0f %%', $s->code, 100 * $s->probability), array_slice($diagnosis->suspects, 0, 5)));
+        return implode(
+            ', ',
+            array_map(
+                static fn (Suspect $s): string => sprintf('%s %.0f %%', $s->code, 100 * $s->probability),
+                array_slice($diagnosis->suspects, 0, 5),
+            ),
+        );
     }
 }

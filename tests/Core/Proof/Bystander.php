@@ -21,8 +21,13 @@ final class Bystander
 
     public readonly Session $session;
 
-    public function __construct(public readonly Run $run, public readonly Printer $printer, private readonly float $step = 0.5, float $began = 0.0, ?Session $session = null)
-    {
+    public function __construct(
+        public readonly Run $run,
+        public readonly Printer $printer,
+        private readonly float $step = 0.5,
+        float $began = 0.0,
+        ?Session $session = null,
+    ) {
         $this->t = $began;
         $this->session = $session ?? new Session($run);
     }

@@ -13,7 +13,11 @@ final class PackedTest extends TestCase
 {
     public function test_there_and_back(): void
     {
-        $samples = [new Sample(60.0, -15.0, 0.0, 21.94, 0.0, 0.0, null), new Sample(61.1, 210.06, 210.0, 60.0, 60.0, 0.5, 1.0), new Sample(119.9, 420.0, 300.0, 110.5, 110.0, null, 0.005)];
+        $samples = [
+            new Sample(60.0, -15.0, 0.0, 21.94, 0.0, 0.0, null),
+            new Sample(61.1, 210.06, 210.0, 60.0, 60.0, 0.5, 1.0),
+            new Sample(119.9, 420.0, 300.0, 110.5, 110.0, null, 0.005),
+        ];
         $bytes = Packed::pack($samples);
         self::assertSame(36, strlen($bytes), 'twelve bytes each');
         foreach (Packed::unpack($bytes, 1) as $i => $back) {

@@ -29,7 +29,13 @@ final class PrintsTest extends TestCase
     public function test_it_stays_on_the_bed_and_nothing_is_wrong_with_it(ProofPrint $print, Bed $bed): void
     {
         $lines = $print->lines($bed, 200, 60, 4, true);
-        $read = (new Gcode)->compute(['gcode' => implode("\n", $lines)."\n", 'bed_x_mm' => $bed->xMm, 'bed_y_mm' => $bed->yMm, 'bed_z_mm' => $bed->zMm, 'origin' => $bed->round ? 'middle' : 'corner']);
+        $read = (new Gcode)->compute([
+            'gcode' => implode("\n", $lines)."\n",
+            'bed_x_mm' => $bed->xMm,
+            'bed_y_mm' => $bed->yMm,
+            'bed_z_mm' => $bed->zMm,
+            'origin' => $bed->round ? 'middle' : 'corner',
+        ]);
 
         self::assertSame([], $read['problems']);
         self::assertGreaterThan(0, $read['filament_mm']);
@@ -67,7 +73,10 @@ final class PrintsTest extends TestCase
 
     public function test_every_slot_is_called_and_the_materials_change_four_times(): void
     {
-        $tools = static fn (ProofPrint $print): array => array_values(array_filter($print->lines(new Bed(256, 256, 256), 200, 60, 4, false), static fn (string $line): bool => $line[0] === 'T'));
+        $tools = static fn (ProofPrint $print): array => array_values(array_filter(
+            $print->lines(new Bed(256, 256, 256), 200, 60, 4, false),
+            static fn (string $line): bool => $line[0] === 'T',
+        ));
 
         self::assertSame(['T0', 'T1', 'T2', 'T3', 'T0'], $tools(ProofPrint::Slots));
         self::assertSame(['T0', 'T1', 'T2', 'T3'], $tools(ProofPrint::SlotRings));
@@ -86,7 +95,12 @@ final class PrintsTest extends TestCase
     public function test_the_cable_slab_lies_around_the_middle_of_a_delta(): void
     {
         $slab = (new FlexSlab)->compute(['bed_x_mm' => 240, 'bed_y_mm' => 240, 'axis' => 'y', 'origin' => 'middle']);
-        $read = (new Gcode)->compute(['file' => Contents::text((string) $slab['gcode']), 'bed_x_mm' => 240, 'bed_y_mm' => 240, 'origin' => 'middle']);
+        $read = (new Gcode)->compute([
+            'file' => Contents::text((string) $slab['gcode']),
+            'bed_x_mm' => 240,
+            'bed_y_mm' => 240,
+            'origin' => 'middle',
+        ]);
 
         self::assertSame([], $read['problems']);
         self::assertEqualsWithDelta(0.9, $read['axis_share']['y'], 0.01);

@@ -72,7 +72,10 @@ final class ProofPlanTest extends TestCase
 
     public function test_a_proof_this_machine_cannot_do_is_not_owed(): void
     {
-        $plan = (new ProofPlan(TradeKnowledge::read()))->for(Traits::of(['feeder' => 'none', 'levelling' => 'manual']), ['feeder', 'probe'], []);
+        $plan = (new ProofPlan(TradeKnowledge::read()))->for(Traits::of([
+            'feeder' => 'none',
+            'levelling' => 'manual',
+        ]), ['feeder', 'probe'], []);
 
         self::assertSame([], array_intersect(['feeder-slots', 'feeder-print', 'probe-repeat'], $this->codes($plan)));
     }
@@ -127,7 +130,13 @@ final class ProofPlanTest extends TestCase
 
     public function test_each_proof_says_what_makes_it_owed(): void
     {
-        $input = ['traits' => TradeKnowledge::read()->families['tern-220']->traits, 'touched' => [], 'mended' => ['bed-wire-broken'], 'fitted' => ['bed-wires', 'x-belt'], 'unplugged' => ['TH', 'mystery']];
+        $input = [
+            'traits' => TradeKnowledge::read()->families['tern-220']->traits,
+            'touched' => [],
+            'mended' => ['bed-wire-broken'],
+            'fitted' => ['bed-wires', 'x-belt'],
+            'unplugged' => ['TH', 'mystery'],
+        ];
         $because = [];
         foreach ((new ProofPlan(TradeKnowledge::read()))->compute($input)['stages'] as $stage) {
             foreach ($stage['proofs'] as $proof) {

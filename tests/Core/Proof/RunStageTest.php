@@ -42,7 +42,10 @@ final class RunStageTest extends TestCase
         $findings = TradeKnowledge::read()->findings;
         $named = [];
         foreach (glob(dirname(__DIR__, 3).'/core/Proof/Run/*.php') ?: [] as $file) {
-            $tokens = array_values(array_filter(token_get_all((string) file_get_contents($file)), static fn (mixed $t): bool => ! is_array($t) || $t[0] !== T_WHITESPACE));
+            $tokens = array_values(array_filter(
+                token_get_all((string) file_get_contents($file)),
+                static fn (mixed $t): bool => ! is_array($t) || $t[0] !== T_WHITESPACE,
+            ));
             foreach ($tokens as $i => $token) {
                 if (is_array($token) && $token[1] === 'because' && ($tokens[$i - 2][1] ?? '') === 'StageFailed') {
                     $depth = 0;

@@ -24,7 +24,19 @@ final class RunTest extends TestCase
 {
     private const BED_RISE_S = 139.0;
 
-    private const USUAL = ['identify', 'smoke', 'homing', 'travel', 'hotend-hold', 'bed-hold', 'runaway-hotend', 'runaway-bed', 'heat-moving', 'free-air', 'print'];
+    private const USUAL = [
+        'identify',
+        'smoke',
+        'homing',
+        'travel',
+        'hotend-hold',
+        'bed-hold',
+        'runaway-hotend',
+        'runaway-bed',
+        'heat-moving',
+        'free-air',
+        'print',
+    ];
 
     public function test_a_sound_machine_passes_every_stage(): void
     {
@@ -133,7 +145,10 @@ final class RunTest extends TestCase
     public function test_only_what_is_owed_and_what_every_machine_owes(): void
     {
         self::assertSame(['identify', 'smoke', 'homing', 'hotend-hold', 'runaway-hotend'], Plan::stages([]));
-        self::assertSame(['identify', 'smoke', 'homing', 'hotend-hold', 'runaway-hotend', 'heat-moving', 'print'], Plan::stages(['print', 'heat-moving']));
+        self::assertSame(
+            ['identify', 'smoke', 'homing', 'hotend-hold', 'runaway-hotend', 'heat-moving', 'print'],
+            Plan::stages(['print', 'heat-moving']),
+        );
     }
 
     public function test_silence_noise_and_resends(): void
@@ -249,7 +264,11 @@ final class RunTest extends TestCase
         $lines = 0;
         $before = memory_get_usage();
         for ($i = 0; $lines < 1_000_000; $i++) {
-            $piece = substr($pool, $random->getInt(0, 60_000), 4096)."\nT:20.1 /0 B:20 /0\nok\nResend: x\nError\n:".str_repeat('x', $random->getInt(0, 3000));
+            $piece = substr(
+                $pool,
+                $random->getInt(0, 60_000),
+                4096,
+            )."\nT:20.1 /0 B:20 /0\nok\nResend: x\nError\n:".str_repeat('x', $random->getInt(0, 3000));
             $lines += count($reader->take($piece)) * ($i < 20_000 ? 1 : 50);
             if ($i % 50 === 0) {
                 $link->bytes($i / 100, $piece);
@@ -272,7 +291,10 @@ final class RunTest extends TestCase
     public function test_reports_as_firmwares_write_them(): void
     {
         $both = Sample::read('ok T:210.1 /210.0 B:60.0 /60.0 @:64 B@:127', 3.0);
-        self::assertSame([3.0, 210.1, 210.0, 60.0, 60.0], [$both?->t, $both?->hotend, $both?->hotendTarget, $both?->bed, $both?->bedTarget]);
+        self::assertSame(
+            [3.0, 210.1, 210.0, 60.0, 60.0],
+            [$both?->t, $both?->hotend, $both?->hotendTarget, $both?->bed, $both?->bedTarget],
+        );
         self::assertEqualsWithDelta(64 / 127, $both?->hotendPower, 1e-12);
         self::assertSame(1.0, $both?->bedPower);
         $one = Sample::read('T:-15.00 /0.00', 0.0);
@@ -308,10 +330,18 @@ final class RunTest extends TestCase
 
     /** @param  array<string, string>  $traits */
     #[DataProvider('kinds')]
-    public function test_machines_of_other_kinds_pass_and_are_never_sent_out_of_reach(string $family, array $traits, bool $round, bool $probed): void
-    {
+    public function test_machines_of_other_kinds_pass_and_are_never_sent_out_of_reach(
+        string $family,
+        array $traits,
+        bool $round,
+        bool $probed,
+    ): void {
         $numbers = Numbers::of($family, $traits);
-        $run = new Run(new Plan(['identify', 'homing', 'travel', 'heat-moving', 'free-air', 'first-layer', 'print'], new Bed($numbers->sizeMm[0], $numbers->sizeMm[1], $numbers->sizeMm[2], $round), probed: $probed));
+        $run = new Run(new Plan(
+            ['identify', 'homing', 'travel', 'heat-moving', 'free-air', 'first-layer', 'print'],
+            new Bed($numbers->sizeMm[0], $numbers->sizeMm[1], $numbers->sizeMm[2], $round),
+            probed: $probed,
+        ));
 
         self::assertSame('passed', (new Bystander($run, new Printer($numbers)))->watch(), "{$run->stage}: {$run->said}");
     }

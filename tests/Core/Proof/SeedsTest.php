@@ -30,7 +30,12 @@ final class SeedsTest extends TestCase
     public function test_fifty_sound_machines_raise_no_alarm(string $code): void
     {
         for ($seed = 1; $seed <= 50; $seed++) {
-            $run = $this->proved($code, ['identify', 'smoke', 'homing', 'travel', 'hotend-hold', 'bed-hold', 'heat-moving', 'free-air'], [], $seed);
+            $run = $this->proved(
+                $code,
+                ['identify', 'smoke', 'homing', 'travel', 'hotend-hold', 'bed-hold', 'heat-moving', 'free-air'],
+                [],
+                $seed,
+            );
             self::assertSame('passed', $run->state, "seed {$seed}: {$run->said}");
         }
     }

@@ -321,14 +321,45 @@ final class SessionTest extends TestCase
     public function test_a_million_lines_of_a_printer_gone_mad_go_through_one_run(): void
     {
         $random = new Randomizer(new Mt19937(17));
-        $run = new Run(new Plan(['identify', 'smoke', 'homing', 'travel', 'hotend-hold', 'bed-hold', 'runaway-hotend', 'heat-moving', 'free-air', 'print']));
+        $run = new Run(new Plan([
+            'identify',
+            'smoke',
+            'homing',
+            'travel',
+            'hotend-hold',
+            'bed-hold',
+            'runaway-hotend',
+            'heat-moving',
+            'free-air',
+            'print',
+        ]));
         $side = new Bystander($run, $this->printer());
-        $noise = ["echo:busy: processing\n", "x_min: open\n", "wait\n", "T:nan /inf\n", "T:\n", 'T:'.str_repeat('7', 400)." /0\n", str_repeat('z', 900)."\n", "\x00\xff\xfe\n", "echo:all well\n", "Resend: x\n", "//action:notification\n", "o\n", "k\n"];
+        $noise = [
+            "echo:busy: processing\n",
+            "x_min: open\n",
+            "wait\n",
+            "T:nan /inf\n",
+            "T:\n",
+            'T:'.str_repeat('7', 400)." /0\n",
+            str_repeat('z', 900)."\n",
+            "\x00\xff\xfe\n",
+            "echo:all well\n",
+            "Resend: x\n",
+            "//action:notification\n",
+            "o\n",
+            "k\n",
+        ];
         $lines = 0;
         $side->noise = static function () use ($random, $noise, &$lines): string {
             $lines += 500;
 
-            return implode('', array_map(static fn (int $i): string => $noise[$i], array_map(static fn () => $random->getInt(0, count($noise) - 1), range(1, 500))));
+            return implode(
+                '',
+                array_map(
+                    static fn (int $i): string => $noise[$i],
+                    array_map(static fn () => $random->getInt(0, count($noise) - 1), range(1, 500)),
+                ),
+            );
         };
         self::assertSame('passed', $side->watch(), $run->said);
         self::assertGreaterThan(1_000_000, $lines);

@@ -47,9 +47,26 @@ final class ConditionTest extends TestCase
 
     public function test_the_most_worn_is_named_first_with_its_figures(): void
     {
-        $condition = Condition::of([new WornPosition('Rail', 2000, 6000), new WornPosition('Gear', 1300, 1000), new WornPosition('Belt', 5000, 4000), new WornPosition('Fan', 2600, 2500), new WornPosition('Idler', 3600, 3500)], ['Frame square'], null);
+        $condition = Condition::of(
+            [
+                new WornPosition('Rail', 2000, 6000),
+                new WornPosition('Gear', 1300, 1000),
+                new WornPosition('Belt', 5000, 4000),
+                new WornPosition('Fan', 2600, 2500),
+                new WornPosition('Idler', 3600, 3500),
+            ],
+            ['Frame square'],
+            null,
+        );
 
-        self::assertSame(['Past its usual life: Gear (1 300 of 1 000 h), Belt (5 000 of 4 000 h), Fan (2 600 of 2 500 h) and 1 more', 'Past a quarter of its life: Rail (2 000 of 6 000 h)', 'Not proved: Frame square'], str_replace("\u{A0}", ' ', $condition->because));
+        self::assertSame(
+            [
+                'Past its usual life: Gear (1 300 of 1 000 h), Belt (5 000 of 4 000 h), Fan (2 600 of 2 500 h) and 1 more',
+                'Past a quarter of its life: Rail (2 000 of 6 000 h)',
+                'Not proved: Frame square',
+            ],
+            str_replace("\u{A0}", ' ', $condition->because),
+        );
     }
 
     public function test_it_is_set_lower_in_words_and_never_higher(): void

@@ -27,7 +27,13 @@ final class GateTest extends TestCase
 
     public function test_every_reason_is_said_at_once(): void
     {
-        $reasons = (new Gate(true, ['Home all axes', 'A small print'], ['Belt slack'], false, false))->reasonsAgainst(Destination::Owner, false);
+        $reasons = (new Gate(
+            true,
+            ['Home all axes', 'A small print'],
+            ['Belt slack'],
+            false,
+            false,
+        ))->reasonsAgainst(Destination::Owner, false);
 
         self::assertCount(5, $reasons);
         self::assertStringContainsString('Home all axes', implode(' ', $reasons));
@@ -48,7 +54,11 @@ final class GateTest extends TestCase
         $safe = new Walk(true, false, 0, false, true, []);
         self::assertSame([], $safe->obstacles(Station::Safety, Station::Diagnosis));
         self::assertNotSame([], $safe->obstacles(Station::Diagnosis, Station::Repair));
-        self::assertSame([], (new Walk(true, false, 0, true, true, []))->obstacles(Station::Diagnosis, Station::Repair), 'passed with its reason');
+        self::assertSame(
+            [],
+            (new Walk(true, false, 0, true, true, []))->obstacles(Station::Diagnosis, Station::Repair),
+            'passed with its reason',
+        );
 
         $tagged = new Walk(true, true, 1, false, true, []);
         self::assertSame([], $tagged->obstacles(Station::Safety, Station::Diagnosis), 'cold looks stay open');
@@ -70,7 +80,12 @@ final class GateTest extends TestCase
     {
         self::assertSame('0.2 Ω', TagOff::asked('plug renewed', ' 0.2 Ω ')->measurement);
         TagOff::mayCountersign(true, false);
-        foreach ([fn () => TagOff::asked('', '0.2 Ω'), fn () => TagOff::asked('plug renewed', 'fine'), fn () => TagOff::mayCountersign(false, false), fn () => TagOff::mayCountersign(true, true)] as $i => $wrong) {
+        foreach ([
+            fn () => TagOff::asked('', '0.2 Ω'),
+            fn () => TagOff::asked('plug renewed', 'fine'),
+            fn () => TagOff::mayCountersign(false, false),
+            fn () => TagOff::mayCountersign(true, true),
+        ] as $i => $wrong) {
             try {
                 $wrong();
                 self::fail("case {$i} was taken");

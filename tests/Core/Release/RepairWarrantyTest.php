@@ -37,13 +37,21 @@ final class RepairWarrantyTest extends TestCase
     public function test_without_hours_only_the_days_count(): void
     {
         self::assertTrue(RepairWarranty::from('2026-01-01', 30, null, 100.0)?->covers('2026-01-31', 90_000.0));
-        self::assertTrue(RepairWarranty::from('2026-01-01', 30, 500, null)?->covers('2026-01-31', 90_000.0), 'the counter at sign-out was not known');
+        self::assertTrue(
+            RepairWarranty::from('2026-01-01', 30, 500, null)?->covers('2026-01-31', 90_000.0),
+            'the counter at sign-out was not known',
+        );
         self::assertNull(RepairWarranty::from('2026-01-01', 0, null, null));
     }
 
     public function test_what_cannot_be_is_refused_at_its_field(): void
     {
-        foreach ([[-1, null, 'warrantyDays'], [2000, null, 'warrantyDays'], [30, 0, 'warrantyHours'], [30, 20_001, 'warrantyHours']] as [$days, $hours, $field]) {
+        foreach ([
+            [-1, null, 'warrantyDays'],
+            [2000, null, 'warrantyDays'],
+            [30, 0, 'warrantyHours'],
+            [30, 20_001, 'warrantyHours'],
+        ] as [$days, $hours, $field]) {
             try {
                 RepairWarranty::from('2026-01-01', $days, $hours, 10.0);
                 self::fail('not refused');

@@ -27,7 +27,10 @@ final class FastenerListTest extends TestCase
         yield 'small letters' => ['2 m2.5x8', ['M2.5×8' => 2]];
         yield 'a decimal comma inside a size' => ['2 M2,5x8', ['M2.5×8' => 2]];
         yield 'a decimal comma and a list' => ['2 M2,5x8, 1 M3x6', ['M2.5×8' => 2, 'M3×6' => 1]];
-        yield 'heads by other words' => ['2 M3x8 btn; 1 M4x14 flat + 3 M3x10 cap', ['M3×8 button' => 2, 'M4×14 countersunk' => 1, 'M3×10 cylinder' => 3]];
+        yield 'heads by other words' => [
+            '2 M3x8 btn; 1 M4x14 flat + 3 M3x10 cap',
+            ['M3×8 button' => 2, 'M4×14 countersunk' => 1, 'M3×10 cylinder' => 3],
+        ];
         yield 'grub screws' => ['2 M3x4 grub', ['M3×4 grub' => 2]];
         yield 'nuts and washers' => ['1 M5 nut and 2 M3 washers', ['M5 nut' => 1, 'M3 washer' => 2]];
         yield 'locking nuts of both kinds' => ['1 locking nut, 2 M4 locking nut', ['locking nut' => 1, 'M4 locking nut' => 2]];

@@ -18,9 +18,19 @@ final class TeardownTest extends TestCase
 {
     private const COVER = ['id' => 'cover', 'off' => 'Cover', 'fasteners' => [['size' => 'M3x25', 'count' => 2]]];
 
-    private const SHROUD = ['id' => 'shroud', 'off' => 'Fan shroud', 'fasteners' => [['size' => 'M3x12', 'count' => 4, 'into' => 'plastic', 'engagement_mm' => 8, 'room_mm' => 1]]];
+    private const SHROUD = [
+        'id' => 'shroud',
+        'off' => 'Fan shroud',
+        'fasteners' => [['size' => 'M3x12', 'count' => 4, 'into' => 'plastic', 'engagement_mm' => 8, 'room_mm' => 1]],
+    ];
 
-    private const BOARD = ['id' => 'board', 'off' => 'Board', 'fasteners' => [['size' => 'M2.5x8', 'count' => 2]], 'connectors' => ['E', 'TH'], 'parts' => ['socket']];
+    private const BOARD = [
+        'id' => 'board',
+        'off' => 'Board',
+        'fasteners' => [['size' => 'M2.5x8', 'count' => 2]],
+        'connectors' => ['E', 'TH'],
+        'parts' => ['socket'],
+    ];
 
     public function test_nothing_back_lists_all_of_it_and_opens_the_last_one_off(): void
     {
@@ -28,7 +38,10 @@ final class TeardownTest extends TestCase
 
         self::assertSame(['board', 'shroud', 'cover'], array_column($result['reassembly'], 'id'));
         self::assertSame([true, false, false], array_column($result['reassembly'], 'open'));
-        self::assertSame(['M3×25' => [2, 0], 'M3×12' => [4, 0], 'M2.5×8' => [2, 0], 'E' => [1, 0], 'TH' => [1, 0], 'socket' => [1, 0]], $this->balances($result));
+        self::assertSame(
+            ['M3×25' => [2, 0], 'M3×12' => [4, 0], 'M2.5×8' => [2, 0], 'E' => [1, 0], 'TH' => [1, 0], 'socket' => [1, 0]],
+            $this->balances($result),
+        );
         self::assertFalse($result['complete']);
     }
 
@@ -42,7 +55,11 @@ final class TeardownTest extends TestCase
 
     public function test_a_screw_short_is_named_with_its_place(): void
     {
-        $result = $this->compute([['id' => 'board', 'fasteners' => [['size' => 'M2.5x8', 'count' => 1]]], ['id' => 'shroud'], ['id' => 'cover']]);
+        $result = $this->compute([
+            ['id' => 'board', 'fasteners' => [['size' => 'M2.5x8', 'count' => 1]]],
+            ['id' => 'shroud'],
+            ['id' => 'cover'],
+        ]);
 
         self::assertSame(['M2.5×8' => [2, 1]], $this->balances($result));
         self::assertSame('“Board” is 1 short: one is left in the tray or lost.', $result['differences'][0]['because']);
@@ -66,7 +83,11 @@ final class TeardownTest extends TestCase
     #[DataProvider('substitutes')]
     public function test_a_substitute_is_judged(string $fitted, bool $safe): void
     {
-        $result = $this->compute([['id' => 'board'], ['id' => 'shroud', 'fasteners' => [['size' => 'M3x12', 'count' => 3], ['size' => $fitted, 'count' => 1]]], ['id' => 'cover']]);
+        $result = $this->compute([
+            ['id' => 'board'],
+            ['id' => 'shroud', 'fasteners' => [['size' => 'M3x12', 'count' => 3], ['size' => $fitted, 'count' => 1]]],
+            ['id' => 'cover'],
+        ]);
 
         self::assertSame($safe, $result['substitutes'][0]['safe'], $result['substitutes'][0]['because']);
         self::assertSame($safe ? [] : ['M3×12'], array_column($result['differences'], 'what'), 'a safe one closes the gap');
@@ -79,7 +100,10 @@ final class TeardownTest extends TestCase
             ['id' => 'b', 'off' => 'Foot', 'fasteners' => [['size' => 'M3x16', 'count' => 2]]],
         ];
         $mixed = [['size' => 'M3x12', 'count' => 1], ['size' => 'M3x16', 'count' => 1]];
-        $result = (new Teardown)->compute(['steps' => $steps, 'done' => [['id' => 'b', 'fasteners' => $mixed], ['id' => 'a', 'fasteners' => $mixed]]]);
+        $result = (new Teardown)->compute([
+            'steps' => $steps,
+            'done' => [['id' => 'b', 'fasteners' => $mixed], ['id' => 'a', 'fasteners' => $mixed]],
+        ]);
 
         foreach ($result['differences'] as $difference) {
             self::assertSame($difference['out'], $difference['in'], 'the counts meet');
@@ -105,7 +129,11 @@ final class TeardownTest extends TestCase
         $result = $this->compute([['id' => 'board', 'connectors' => ['E'], 'parts' => []], ['id' => 'shroud'], ['id' => 'cover']]);
         self::assertSame(['TH' => [1, 0], 'socket' => [1, 0]], $this->balances($result));
 
-        $result = $this->compute([['id' => 'board', 'parts' => [['part' => 'socket', 'now' => 'written-off']]], ['id' => 'shroud'], ['id' => 'cover']]);
+        $result = $this->compute([
+            ['id' => 'board', 'parts' => [['part' => 'socket', 'now' => 'written-off']]],
+            ['id' => 'shroud'],
+            ['id' => 'cover'],
+        ]);
         self::assertTrue($result['complete']);
     }
 
@@ -134,7 +162,10 @@ final class TeardownTest extends TestCase
         $steps = [['id' => 'a', 'off' => 'A'], ['id' => 'b', 'off' => 'B', 'after' => []], ['id' => 'c', 'off' => 'C', 'after' => ['a']]];
         $teardown = new Teardown;
         foreach ([['b', 'c', 'a'], ['c', 'b', 'a'], ['c', 'a', 'b']] as $order) {
-            self::assertTrue($teardown->compute(['steps' => $steps, 'done' => array_map(static fn (string $id): array => ['id' => $id], $order)])['complete']);
+            self::assertTrue($teardown->compute([
+                'steps' => $steps,
+                'done' => array_map(static fn (string $id): array => ['id' => $id], $order),
+            ])['complete']);
         }
         $this->assertRefused('done.0.id', '“A” goes back only after “C”', ['steps' => $steps, 'done' => [['id' => 'a']]]);
     }
@@ -174,19 +205,70 @@ final class TeardownTest extends TestCase
     {
         $step = ['id' => 'x', 'off' => 'Cover', 'fasteners' => [['size' => 'M3x12', 'count' => 4]]];
         yield 'no steps' => ['steps', 'at least one thing', ['steps' => []]];
-        yield 'a size that cannot be read' => ['steps.0.fasteners.0.size', 'no size that can be read', ['steps' => [['id' => 'x', 'off' => 'C', 'fasteners' => [['size' => 'N3', 'count' => 1]]]]]];
-        yield 'a count below zero' => ['steps.0.fasteners.0.count', 'from 1 to 200', ['steps' => [['id' => 'x', 'off' => 'C', 'fasteners' => [['size' => 'M3x12', 'count' => -1]]]]]];
-        yield 'a size twice' => ['steps.0.fasteners.1.size', 'stands twice', ['steps' => [['id' => 'x', 'off' => 'C', 'fasteners' => [['size' => 'M3x12', 'count' => 1], ['size' => 'M3×12', 'count' => 1]]]]]];
+        yield 'a size that cannot be read' => [
+            'steps.0.fasteners.0.size',
+            'no size that can be read',
+            ['steps' => [['id' => 'x', 'off' => 'C', 'fasteners' => [['size' => 'N3', 'count' => 1]]]]],
+        ];
+        yield 'a count below zero' => [
+            'steps.0.fasteners.0.count',
+            'from 1 to 200',
+            ['steps' => [['id' => 'x', 'off' => 'C', 'fasteners' => [['size' => 'M3x12', 'count' => -1]]]]],
+        ];
+        yield 'a size twice' => [
+            'steps.0.fasteners.1.size',
+            'stands twice',
+            ['steps' => [[
+                'id' => 'x',
+                'off' => 'C',
+                'fasteners' => [['size' => 'M3x12', 'count' => 1], ['size' => 'M3×12', 'count' => 1]],
+            ]]],
+        ];
         yield 'two steps of one name' => ['steps.1.id', 'two steps', ['steps' => [$step, $step]]];
         yield 'after a step nobody took' => ['steps.0.after.0', 'no step “y”', ['steps' => [['after' => ['y']] + $step]]];
-        yield 'a circle' => ['steps', 'wait for each other', ['steps' => [['id' => 'a', 'off' => 'A', 'after' => []], ['id' => 'b', 'off' => 'B', 'after' => ['a'], 'before' => []], ['id' => 'c', 'off' => 'C', 'after' => ['b']], ['id' => 'd', 'off' => 'D', 'after' => [], 'before' => ['c']], ['id' => 'e', 'off' => 'E', 'after' => ['d'], 'before' => []], ['id' => 'f', 'off' => 'F', 'after' => ['e']], ['id' => 'g', 'off' => 'G', 'after' => ['a'], 'before' => ['g2']], ['id' => 'g2', 'off' => 'G2', 'after' => ['g']], ['id' => 'h', 'off' => 'H', 'after' => [], 'before' => ['h2']], ['id' => 'h2', 'off' => 'H2', 'after' => [], 'before' => ['h']]]]];
+        yield 'a circle' => [
+            'steps',
+            'wait for each other',
+            ['steps' => [
+                ['id' => 'a', 'off' => 'A', 'after' => []],
+                ['id' => 'b', 'off' => 'B', 'after' => ['a'], 'before' => []],
+                ['id' => 'c', 'off' => 'C', 'after' => ['b']],
+                ['id' => 'd', 'off' => 'D', 'after' => [], 'before' => ['c']],
+                ['id' => 'e', 'off' => 'E', 'after' => ['d'], 'before' => []],
+                ['id' => 'f', 'off' => 'F', 'after' => ['e']],
+                ['id' => 'g', 'off' => 'G', 'after' => ['a'], 'before' => ['g2']],
+                ['id' => 'g2', 'off' => 'G2', 'after' => ['g']],
+                ['id' => 'h', 'off' => 'H', 'after' => [], 'before' => ['h2']],
+                ['id' => 'h2', 'off' => 'H2', 'after' => [], 'before' => ['h']],
+            ]],
+        ];
         yield 'ticked twice' => ['done.1.id', 'ticked twice', ['steps' => [$step], 'done' => [['id' => 'x'], ['id' => 'x']]]];
         yield 'ticked, and never taken off' => ['done.0.id', 'no step “z”', ['steps' => [$step], 'done' => [['id' => 'z']]]];
-        yield 'more in than out' => ['done.0.fasteners', 'places for 4', ['steps' => [$step], 'done' => [['id' => 'x', 'fasteners' => [['size' => 'M3x12', 'count' => 5]]]]]];
-        yield 'in where none came out' => ['done.0.fasteners', 'none came out', ['steps' => [['id' => 'x', 'off' => 'Cover']], 'done' => [['id' => 'x', 'fasteners' => [['size' => 'M3x12', 'count' => 1]]]]]];
-        yield 'a plug of another step' => ['done.0.connectors.0', 'no socket unplugged', ['steps' => [$step], 'done' => [['id' => 'x', 'connectors' => ['TH']]]]];
-        yield 'a part of another step' => ['done.0.parts', 'no part taken out', ['steps' => [$step], 'done' => [['id' => 'x', 'parts' => [['part' => 'rail', 'now' => 'new']]]]]];
-        yield 'a part that became something else' => ['done.0.parts.0.now', 'back, new, written-off', ['steps' => [['parts' => ['rail']] + $step], 'done' => [['id' => 'x', 'parts' => [['part' => 'rail', 'now' => 'eaten']]]]]];
+        yield 'more in than out' => [
+            'done.0.fasteners',
+            'places for 4',
+            ['steps' => [$step], 'done' => [['id' => 'x', 'fasteners' => [['size' => 'M3x12', 'count' => 5]]]]],
+        ];
+        yield 'in where none came out' => [
+            'done.0.fasteners',
+            'none came out',
+            ['steps' => [['id' => 'x', 'off' => 'Cover']], 'done' => [['id' => 'x', 'fasteners' => [['size' => 'M3x12', 'count' => 1]]]]],
+        ];
+        yield 'a plug of another step' => [
+            'done.0.connectors.0',
+            'no socket unplugged',
+            ['steps' => [$step], 'done' => [['id' => 'x', 'connectors' => ['TH']]]],
+        ];
+        yield 'a part of another step' => [
+            'done.0.parts',
+            'no part taken out',
+            ['steps' => [$step], 'done' => [['id' => 'x', 'parts' => [['part' => 'rail', 'now' => 'new']]]]],
+        ];
+        yield 'a part that became something else' => [
+            'done.0.parts.0.now',
+            'back, new, written-off',
+            ['steps' => [['parts' => ['rail']] + $step], 'done' => [['id' => 'x', 'parts' => [['part' => 'rail', 'now' => 'eaten']]]]],
+        ];
         yield 'a key nobody knows' => ['steps.0.colour', 'no field “colour”', ['steps' => [['colour' => 'red'] + $step]]];
     }
 

@@ -124,7 +124,9 @@ final class PrinterTest extends TestCase
     public function test_a_file_is_sent_to_its_card_and_printed_from_there(): void
     {
         $printer = $this->printer();
-        $printer->receive("M28 ring.gco\nG28\nM109 S205\nG1 X50 Y50 Z0.2 F6000\nG1 X80 E4 F1200\nG1 Y80 E8\nM104 S0\nM29\nM23 ring.gco\nM155 S5\nM24\n");
+        $printer->receive(
+            "M28 ring.gco\nG28\nM109 S205\nG1 X50 Y50 Z0.2 F6000\nG1 X80 E4 F1200\nG1 Y80 E8\nM104 S0\nM29\nM23 ring.gco\nM155 S5\nM24\n",
+        );
         $printer->advance(1);
         $said = $printer->take();
         self::assertStringContainsString("Writing to file: ring.gco\n", $said);
@@ -165,7 +167,10 @@ final class PrinterTest extends TestCase
         })();
         yield 'open sensor' => [Fault::ThermistorOpen, static fn (Printer $p): bool => str_contains($say($p, 'M105', 1), 'T:-15.00')];
         yield 'shorted sensor' => [Fault::ThermistorShort, static fn (Printer $p): bool => str_contains($say($p, 'M105', 1), 'MAXTEMP')];
-        yield 'sensor off its curve' => [Fault::ThermistorDrifting, static fn (Printer $p): bool => preg_match('/T:3[5-7]\.\d+ .*B:2[12]\./', $say($p, 'M105', 1)) === 1];
+        yield 'sensor off its curve' => [
+            Fault::ThermistorDrifting,
+            static fn (Printer $p): bool => preg_match('/T:3[5-7]\.\d+ .*B:2[12]\./', $say($p, 'M105', 1)) === 1,
+        ];
         yield 'sensor loose at a place' => [Fault::ThermistorLoose, static function (Printer $p) use ($say): bool {
             $said = $say($p, "G28\nM104 S200\nM155 S1", 200).$say($p, 'G1 X170 F6000', 30);
             preg_match_all('/T:([\d.-]+) /', $said, $found);
@@ -173,8 +178,14 @@ final class PrinterTest extends TestCase
 
             return max($last) - min($last) > 10;
         }];
-        yield 'weak heater' => [Fault::HeaterWeak, static fn (Printer $p): bool => preg_match('/T:1\d\d\./', $say($p, 'M104 S210', 240).$say($p, 'M105', 1)) === 1];
-        yield 'open heater' => [Fault::HeaterOpen, static fn (Printer $p): bool => str_contains($say($p, 'M104 S210', 60), 'Heating failed')];
+        yield 'weak heater' => [
+            Fault::HeaterWeak,
+            static fn (Printer $p): bool => preg_match('/T:1\d\d\./', $say($p, 'M104 S210', 240).$say($p, 'M105', 1)) === 1,
+        ];
+        yield 'open heater' => [
+            Fault::HeaterOpen,
+            static fn (Printer $p): bool => str_contains($say($p, 'M104 S210', 60), 'Heating failed'),
+        ];
         yield 'resistance in the bed plug' => [Fault::BedContact, static function (Printer $p) use ($say): bool {
             preg_match_all('/B:([\d.]+) /', $say($p, "M140 S60\nM155 S1", 180), $found);
 
@@ -192,7 +203,10 @@ final class PrinterTest extends TestCase
 
             return $p->seen()->strand === 'curls' && $p->seen()->fedShare < 0.5;
         }];
-        yield 'blocked carriage' => [Fault::CarriageBlocked, static fn (Printer $p): bool => str_contains($say($p, 'G28', 30), 'Homing Failed X')];
+        yield 'blocked carriage' => [
+            Fault::CarriageBlocked,
+            static fn (Printer $p): bool => str_contains($say($p, 'G28', 30), 'Homing Failed X'),
+        ];
         yield 'slack belt' => [Fault::BeltSlack, static function (Printer $p) use ($say): bool {
             $say($p, "G28\nM204 P3000", 40);
             $say($p, "G1 X200 F12000\nG1 X20\nG1 X200\nG1 X20\nM400", 30);
@@ -206,8 +220,17 @@ final class PrinterTest extends TestCase
 
             return ! str_contains($say($p, 'M105', 300), 'Runaway') && ! $p->halted;
         }];
-        yield 'broken bed wire' => [Fault::BedWireBroken, static fn (Printer $p): bool => str_contains($say($p, "G28\nM140 S60", 300).$say($p, 'G1 Y150 F3000', 20), 'MINTEMP triggered, Heater_ID: bed')];
-        yield 'sagging supply' => [Fault::SupplySags, static fn (Printer $p): bool => str_contains($say($p, "M104 S210\nM140 S60", 60), 'start')];
+        yield 'broken bed wire' => [
+            Fault::BedWireBroken,
+            static fn (Printer $p): bool => str_contains(
+                $say($p, "G28\nM140 S60", 300).$say($p, 'G1 Y150 F3000', 20),
+                'MINTEMP triggered, Heater_ID: bed',
+            ),
+        ];
+        yield 'sagging supply' => [
+            Fault::SupplySags,
+            static fn (Printer $p): bool => str_contains($say($p, "M104 S210\nM140 S60", 60), 'start'),
+        ];
     }
 
     /** @param  callable(Printer): bool  $shows */

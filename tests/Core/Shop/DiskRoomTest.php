@@ -15,6 +15,9 @@ final class DiskRoomTest extends TestCase
         self::assertTrue((new DiskRoom(9e9, 100e9))->isLow(), 'under a tenth');
         self::assertTrue((new DiskRoom(1.9e9, 10e9))->isLow(), 'under 2 GB');
         self::assertFalse((new DiskRoom(2.1e9, 10e9))->isLow());
-        self::assertSame('The disk has 1.4 GB left, 3 % of it. Make room before it is full: nothing can be kept then.', (new DiskRoom(1.4e9, 48e9))->words());
+        self::assertSame(
+            'The disk has 1.4 GB left, 3 % of it. Make room before it is full: nothing can be kept then.',
+            (new DiskRoom(1.4e9, 48e9))->words(),
+        );
     }
 }

@@ -38,7 +38,11 @@ final class BatchTraceTest extends TestCase
             [$ways, $left] = $this->everyWay($movements, $batch);
             foreach ($ways as $number => $counts) {
                 $of = $trace->taken[$number] ?? ['sure' => 0, 'likely' => 0, 'most' => 0];
-                self::assertSame([min($counts), max($counts)], [$of['sure'], $of['most']], (string) json_encode([$movements, $batch, $number]));
+                self::assertSame(
+                    [min($counts), max($counts)],
+                    [$of['sure'], $of['most']],
+                    (string) json_encode([$movements, $batch, $number]),
+                );
                 self::assertContains($of['likely'], $counts);
             }
             self::assertSame([min($left), max($left)], [$trace->left['sure'], $trace->left['most']]);
@@ -53,7 +57,9 @@ final class BatchTraceTest extends TestCase
         $all = 0;
         $batch = $random->getInt(1, 4);
         for ($number = 1; $number <= 8; $number++) {
-            $quantity = $number === $batch || $all === 0 || $random->getInt(0, 2) === 0 ? $random->getInt(1, 3) : -$random->getInt(1, min(3, $all));
+            $quantity = $number === $batch || $all === 0 || $random->getInt(0, 2) === 0
+                ? $random->getInt(1, 3)
+                : -$random->getInt(1, min(3, $all));
             $movements[] = [$number, $quantity];
             $all += $quantity;
         }

@@ -18,7 +18,10 @@ final class KitCheckTest extends TestCase
     {
         $result = $this->check(['liner' => 1, 'clip' => 2], [['part' => 'liner', 'free' => 1], ['part' => 'clip', 'free' => 9]]);
 
-        self::assertSame(['can_start' => true, 'short' => [], 'substitutes' => [], 'could_start' => null, 'times' => 1, 'shortest' => ['liner']], $result);
+        self::assertSame(
+            ['can_start' => true, 'short' => [], 'substitutes' => [], 'could_start' => null, 'times' => 1, 'shortest' => ['liner']],
+            $result,
+        );
     }
 
     public function test_a_kit_of_nothing_and_one_beyond_any_bench_are_refused(): void
@@ -34,14 +37,27 @@ final class KitCheckTest extends TestCase
         };
         self::assertSame('kit', $refused(['kit' => [], 'stock' => []]));
         self::assertSame('kit', $refused([]));
-        self::assertSame('stock', $refused(['kit' => [['part' => 'a', 'count' => 1]], 'stock' => [['part' => 'a', 'free' => 0, 'substitutes' => array_map(static fn (int $i): string => "s{$i}", range(1, 5001))]]]));
+        self::assertSame(
+            'stock',
+            $refused([
+                'kit' => [['part' => 'a', 'count' => 1]],
+                'stock' => [[
+                    'part' => 'a',
+                    'free' => 0,
+                    'substitutes' => array_map(static fn (int $i): string => "s{$i}", range(1, 5001)),
+                ]],
+            ]),
+        );
     }
 
     public function test_a_million_of_each_are_moved_at_once(): void
     {
         // a takes s or t, b only s: 1,000 of a and b each, 1,000 of s and a million of t
         $result = (new KitCheck)->compute(['kit' => [['part' => 'a', 'count' => 1000], ['part' => 'b', 'count' => 1000]], 'stock' => [
-            ['part' => 'a', 'free' => 0, 'substitutes' => ['s', 't']], ['part' => 'b', 'free' => 0, 'substitutes' => ['s']], ['part' => 's', 'free' => 1_000_000], ['part' => 't', 'free' => 1_000_000],
+            ['part' => 'a', 'free' => 0, 'substitutes' => ['s', 't']],
+            ['part' => 'b', 'free' => 0, 'substitutes' => ['s']],
+            ['part' => 's', 'free' => 1_000_000],
+            ['part' => 't', 'free' => 1_000_000],
         ]]);
 
         self::assertSame([true, 1000], [$result['can_start'], $result['times']]);
@@ -56,7 +72,10 @@ final class KitCheckTest extends TestCase
         ]);
 
         self::assertTrue($result['can_start']);
-        self::assertSame([['part' => 'wheel', 'by' => 'soft', 'count' => 2], ['part' => 'wheel', 'by' => 'hard', 'count' => 1]], $result['substitutes']);
+        self::assertSame(
+            [['part' => 'wheel', 'by' => 'soft', 'count' => 2], ['part' => 'wheel', 'by' => 'hard', 'count' => 1]],
+            $result['substitutes'],
+        );
     }
 
     public function test_a_part_is_its_own_first_and_a_substitute_afterwards(): void
@@ -84,7 +103,15 @@ final class KitCheckTest extends TestCase
     public function test_a_substitute_is_not_wasted_on_a_part_that_has_another(): void
     {
         // b is asked for first and may take x or y; a has x alone
-        $result = $this->check(['b' => 1, 'a' => 1], [['part' => 'b', 'free' => 0, 'substitutes' => ['x', 'y']], ['part' => 'a', 'free' => 0, 'substitutes' => ['x']], ['part' => 'x', 'free' => 1], ['part' => 'y', 'free' => 1]]);
+        $result = $this->check(
+            ['b' => 1, 'a' => 1],
+            [
+                ['part' => 'b', 'free' => 0, 'substitutes' => ['x', 'y']],
+                ['part' => 'a', 'free' => 0, 'substitutes' => ['x']],
+                ['part' => 'x', 'free' => 1],
+                ['part' => 'y', 'free' => 1],
+            ],
+        );
 
         self::assertTrue($result['can_start']);
         self::assertSame([['part' => 'b', 'by' => 'y', 'count' => 1], ['part' => 'a', 'by' => 'x', 'count' => 1]], $result['substitutes']);
@@ -92,7 +119,14 @@ final class KitCheckTest extends TestCase
 
     public function test_a_part_gives_way_when_it_has_a_substitute_and_the_other_has_not(): void
     {
-        $result = $this->check(['a' => 1, 'b' => 1], [['part' => 'a', 'free' => 1, 'substitutes' => ['c']], ['part' => 'b', 'free' => 0, 'substitutes' => ['a']], ['part' => 'c', 'free' => 1]]);
+        $result = $this->check(
+            ['a' => 1, 'b' => 1],
+            [
+                ['part' => 'a', 'free' => 1, 'substitutes' => ['c']],
+                ['part' => 'b', 'free' => 0, 'substitutes' => ['a']],
+                ['part' => 'c', 'free' => 1],
+            ],
+        );
 
         self::assertTrue($result['can_start']);
     }
@@ -109,10 +143,16 @@ final class KitCheckTest extends TestCase
                     $kit[$name] = $random->getInt(1, 2);
                 }
                 $free[$name] = $random->getInt(0, 2);
-                $substitutes[$name] = array_values(array_filter($names, static fn (string $other): bool => $other !== $name && $random->getInt(0, 2) === 0));
+                $substitutes[$name] = array_values(array_filter(
+                    $names,
+                    static fn (string $other): bool => $other !== $name && $random->getInt(0, 2) === 0,
+                ));
             }
             $result = (new KitCheck)->check($kit, $free, $substitutes, []);
-            $units = array_merge([], ...array_map(static fn (string $part, int $n): array => array_fill(0, $n, $part), array_keys($kit), $kit));
+            $units = array_merge(
+                [],
+                ...array_map(static fn (string $part, int $n): array => array_fill(0, $n, $part), array_keys($kit), $kit),
+            );
 
             self::assertSame(self::most($units, $free, $substitutes), count($units) - array_sum(array_column($result['short'], 'count')));
         }
@@ -170,6 +210,9 @@ final class KitCheckTest extends TestCase
      */
     private function check(array $kit, array $stock): array
     {
-        return (new KitCheck)->compute(['kit' => array_map(static fn (string $part, int $count): array => ['part' => $part, 'count' => $count], array_keys($kit), $kit), 'stock' => $stock]);
+        return (new KitCheck)->compute([
+            'kit' => array_map(static fn (string $part, int $count): array => ['part' => $part, 'count' => $count], array_keys($kit), $kit),
+            'stock' => $stock,
+        ]);
     }
 }

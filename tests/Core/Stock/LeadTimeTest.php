@@ -26,7 +26,11 @@ final class LeadTimeTest extends TestCase
         $mean = 88 / 6;
         self::assertEqualsWithDelta($mean, $lead->meanDays, 1e-12);
         // √((3 · (mean / 4)² + Σ(x − mean)²) / 6)
-        self::assertEqualsWithDelta(sqrt((3 * ($mean / 4) ** 2 + (16 - $mean) ** 2 + (20 - $mean) ** 2 + (22 - $mean) ** 2) / 6), $lead->sdDays, 1e-12);
+        self::assertEqualsWithDelta(
+            sqrt((3 * ($mean / 4) ** 2 + (16 - $mean) ** 2 + (20 - $mean) ** 2 + (22 - $mean) ** 2) / 6),
+            $lead->sdDays,
+            1e-12,
+        );
         self::assertEqualsWithDelta($lead->sdDays / 7, $lead->sdWeeks(), 1e-12);
     }
 

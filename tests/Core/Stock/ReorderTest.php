@@ -107,14 +107,26 @@ final class ReorderTest extends TestCase
 
             return $sum * $h / 3;
         };
-        $result = (new Reorder)->compute(['history' => $history, 'lead_time_weeks' => 4, 'service_level' => 0.99, 'pack_size' => 1, 'on_hand' => 1]);
+        $result = (new Reorder)->compute([
+            'history' => $history,
+            'lead_time_weeks' => 4,
+            'service_level' => 0.99,
+            'pack_size' => 1,
+            'on_hand' => 1,
+        ]);
 
         self::assertSame('negative-binomial', $result['law']);
         self::assertEqualsWithDelta(1 - $law(1), $result['stockout_probability'], 1e-7);
         self::assertGreaterThanOrEqual(0.99, $law($result['reorder_point']));
         self::assertLessThan(0.99, $law($result['reorder_point'] - 1));
         // the same rate as a given one has less to fear
-        $given = (new Reorder)->compute(['demand_per_week' => 2 / 52, 'lead_time_weeks' => 4, 'service_level' => 0.99, 'pack_size' => 1, 'on_hand' => 1]);
+        $given = (new Reorder)->compute([
+            'demand_per_week' => 2 / 52,
+            'lead_time_weeks' => 4,
+            'service_level' => 0.99,
+            'pack_size' => 1,
+            'on_hand' => 1,
+        ]);
         self::assertSame('poisson', $given['law']);
         self::assertLessThan($result['stockout_probability'], $given['stockout_probability']);
     }
@@ -140,7 +152,10 @@ final class ReorderTest extends TestCase
         yield 'next to no lead time' => [['lead_time_weeks' => 1e-200], 'lead_time_weeks'];
         yield 'next to no demand' => [['demand_per_week' => 1e-320], 'demand_per_week'];
         yield 'a million screws' => [['demand_per_week' => 10_000, 'lead_time_weeks' => 104], 'demand_per_week'];
-        yield 'a lead time that may be anything' => [['demand_per_week' => 10_000, 'lead_time_weeks' => 5, 'lead_time_sd_weeks' => 104, 'service_level' => 0.9999], 'demand_per_week'];
+        yield 'a lead time that may be anything' => [
+            ['demand_per_week' => 10_000, 'lead_time_weeks' => 5, 'lead_time_sd_weeks' => 104, 'service_level' => 0.9999],
+            'demand_per_week',
+        ];
         yield 'both' => [['history' => [1, 2]], 'history'];
         yield 'level of certainty' => [['service_level' => 1], 'service_level'];
         yield 'pack of none' => [['pack_size' => 0], 'pack_size'];
@@ -168,6 +183,12 @@ final class ReorderTest extends TestCase
      */
     private function reorder(array $with): array
     {
-        return (new Reorder)->compute($with + ['demand_per_week' => 1, 'lead_time_weeks' => 2, 'service_level' => 0.95, 'pack_size' => 1, 'on_hand' => 3]);
+        return (new Reorder)->compute($with + [
+            'demand_per_week' => 1,
+            'lead_time_weeks' => 2,
+            'service_level' => 0.95,
+            'pack_size' => 1,
+            'on_hand' => 3,
+        ]);
     }
 }

@@ -43,7 +43,9 @@ final class ShelfRulesTest extends TestCase
             $holding = new Holding(0, 0);
             $in = $out = 0;
             for ($step = 0; $step < 30; $step++) {
-                $change = $holding->count === 0 || $random->getInt(0, 1) === 0 ? $random->getInt(1, 9) : -$random->getInt(1, $holding->count);
+                $change = $holding->count === 0 || $random->getInt(0, 1) === 0
+                    ? $random->getInt(1, 9)
+                    : -$random->getInt(1, $holding->count);
                 $value = $change > 0 ? $random->getInt(0, 5000) : null;
                 $after = $holding->after($change, $value);
                 $value === null ? $out += $holding->value - $after->value : $in += $value;
@@ -72,11 +74,18 @@ final class ShelfRulesTest extends TestCase
             $free = ['a' => $random->getInt(0, 6), 'b' => $random->getInt(0, 6), 'c' => $random->getInt(0, 4)];
             $substitutes = ['a' => ['c'], 'b' => $random->getInt(0, 1) === 1 ? ['c', 'a'] : []];
             $said = (new KitCheck)->times($kit, $free, $substitutes);
-            self::assertSame($this->mostTimes($kit, $free, $substitutes), $said['times'], (string) json_encode([$kit, $free, $substitutes]));
+            self::assertSame(
+                $this->mostTimes($kit, $free, $substitutes),
+                $said['times'],
+                (string) json_encode([$kit, $free, $substitutes]),
+            );
             self::assertNotSame([], $said['shortest']);
         }
         self::assertSame(['times' => 0, 'shortest' => []], (new KitCheck)->times([], ['a' => 4], []));
-        self::assertSame(['times' => 3, 'shortest' => ['clip']], (new KitCheck)->times(['liner' => 1, 'clip' => 2], ['liner' => 9, 'clip' => 7], []));
+        self::assertSame(
+            ['times' => 3, 'shortest' => ['clip']],
+            (new KitCheck)->times(['liner' => 1, 'clip' => 2], ['liner' => 9, 'clip' => 7], []),
+        );
     }
 
     public function test_the_last_of_its_kind_is_ordered_though_nobody_asked_for_it(): void
@@ -98,7 +107,9 @@ final class ShelfRulesTest extends TestCase
         $needs = new KitNeeds($knowledge);
         $guide = null;
         foreach ($knowledge->guides as $one) {
-            if ($one->mends !== [] && array_filter($one->kitOf($one->schools()[0] ?? null), static fn ($p): bool => ! $p->ifNeeded) !== [] && \OddBench\Knowledge\Traits::of($knowledge->families['tern-220']->traits)->allow($one->needs)) {
+            if ($one->mends !== []
+                && array_filter($one->kitOf($one->schools()[0] ?? null), static fn ($p): bool => ! $p->ifNeeded) !== []
+                && \OddBench\Knowledge\Traits::of($knowledge->families['tern-220']->traits)->allow($one->needs)) {
                 $guide = $one;
                 break;
             }
@@ -107,7 +118,10 @@ final class ShelfRulesTest extends TestCase
         $open = $needs->open('tern-220', [$guide->mends[0]], [], []);
         self::assertNotSame([], $open);
         $class = (string) array_key_first($open);
-        self::assertSame($open[$class] > 1 ? $open[$class] - 1 : null, $needs->open('tern-220', [$guide->mends[0]], [], [$class => 1])[$class] ?? null);
+        self::assertSame(
+            $open[$class] > 1 ? $open[$class] - 1 : null,
+            $needs->open('tern-220', [$guide->mends[0]], [], [$class => 1])[$class] ?? null,
+        );
         self::assertSame([], $needs->open('tern-220', [], [], []), 'a mended fault needs nothing');
         self::assertSame([], $needs->open('tern-220', [$guide->mends[0]], [], array_map(static fn (int $n): int => $n, $open)));
     }
@@ -169,7 +183,11 @@ final class ShelfRulesTest extends TestCase
         self::assertSame(SpareGrade::Tested, SpareGrade::taken('tested', 'ran an hour', false));
         self::assertSame(SpareGrade::Untested, SpareGrade::taken('untested', null, true));
         self::assertFalse(SpareGrade::Untested->counts());
-        foreach ([['tested', null, false, 'how it was tested'], ['tested', 'looks well', true, 'red tag'], ['new', null, false, 'tested or untested']] as [$grade, $how, $tagged, $message]) {
+        foreach ([
+            ['tested', null, false, 'how it was tested'],
+            ['tested', 'looks well', true, 'red tag'],
+            ['new', null, false, 'tested or untested'],
+        ] as [$grade, $how, $tagged, $message]) {
             try {
                 SpareGrade::taken($grade, $how, $tagged);
                 self::fail("{$grade} was taken");
@@ -186,7 +204,12 @@ final class ShelfRulesTest extends TestCase
      */
     private function mostTimes(array $kit, array $free, array $substitutes): int
     {
-        for ($times = 1; (new KitCheck)->check(array_map(static fn (int $n): int => $n * $times, $kit), $free, $substitutes, [])['short'] === []; $times++);
+        for ($times = 1; (new KitCheck)->check(
+            array_map(static fn (int $n): int => $n * $times, $kit),
+            $free,
+            $substitutes,
+            [],
+        )['short'] === []; $times++);
 
         return $times - 1;
     }

@@ -62,9 +62,16 @@ final class StockRowTest extends TestCase
 
     public function test_the_first_row_names_the_columns_in_any_order(): void
     {
-        self::assertSame([0 => 'bin', 1 => 'number', 3 => 'name', 4 => 'class'], StockRow::head('parts', ['Bin', 'NUMBER', 'value', 'name', 'class']));
+        self::assertSame(
+            [0 => 'bin', 1 => 'number', 3 => 'name', 4 => 'class'],
+            StockRow::head('parts', ['Bin', 'NUMBER', 'value', 'name', 'class']),
+        );
         self::assertSame([0 => 'supplier_number', 1 => 'on_hand'], StockRow::head('stock', ['Supplier number', 'on-hand']));
-        foreach ([[['number', 'number'], 'stands twice'], [['nmber'], 'Is it “number”?'], [['number', 'name', 'bin'], 'lacks the column class']] as [$head, $message]) {
+        foreach ([
+            [['number', 'number'], 'stands twice'],
+            [['nmber'], 'Is it “number”?'],
+            [['number', 'name', 'bin'], 'lacks the column class'],
+        ] as [$head, $message]) {
             try {
                 StockRow::head('parts', $head);
                 self::fail($message);
@@ -77,9 +84,28 @@ final class StockRowTest extends TestCase
     public function test_a_part(): void
     {
         $row = new StockRow(TradeKnowledge::read());
-        $read = $row->part(['number' => 'A-1', 'name' => "'=1+1", 'class' => 'Heat-break fan', 'bin' => 'd1', 'supplier' => 'Marram Motion', 'pack' => '5', 'pack_cost' => '17,00']);
-        self::assertSame(['A-1', '=1+1', 'heat-break-fan', 'D1', 5, 1700], [$read['number'], $read['name'], $read['class'], $read['bin'], $read['pack'], $read['pack_cost']], 'class by its name, the mark before a formula taken off');
-        foreach ([['number' => 'A 1'], ['bin' => 'C/4'], ['name' => ''], ['name' => str_repeat('x', 161)], ['supplier' => 'Somebody'], ['name' => "\xC3("]] as $wrong) {
+        $read = $row->part([
+            'number' => 'A-1',
+            'name' => "'=1+1",
+            'class' => 'Heat-break fan',
+            'bin' => 'd1',
+            'supplier' => 'Marram Motion',
+            'pack' => '5',
+            'pack_cost' => '17,00',
+        ]);
+        self::assertSame(
+            ['A-1', '=1+1', 'heat-break-fan', 'D1', 5, 1700],
+            [$read['number'], $read['name'], $read['class'], $read['bin'], $read['pack'], $read['pack_cost']],
+            'class by its name, the mark before a formula taken off',
+        );
+        foreach ([
+            ['number' => 'A 1'],
+            ['bin' => 'C/4'],
+            ['name' => ''],
+            ['name' => str_repeat('x', 161)],
+            ['supplier' => 'Somebody'],
+            ['name' => "\xC3("],
+        ] as $wrong) {
             try {
                 $row->part($wrong + ['number' => 'A-1', 'name' => 'Fan', 'class' => 'heat-break-fan', 'bin' => 'D1']);
                 self::fail((string) json_encode($wrong, JSON_PARTIAL_OUTPUT_ON_ERROR));
@@ -93,7 +119,12 @@ final class StockRowTest extends TestCase
     {
         $row = new StockRow(TradeKnowledge::read());
         self::assertSame('counted', $row->movement(['number' => 'A-1', 'on_hand' => '0'], 'stock')['kind']);
-        foreach ([[['kind' => 'used', 'quantity' => '1'], 'belongs to a job'], [['kind' => 'gone', 'quantity' => '1'], 'no movement “gone”'], [['kind' => 'received', 'quantity' => '1'], 'unit_cost is missing'], [['kind' => 'scrapped', 'quantity' => '0'], 'at least 1']] as [$cells, $message]) {
+        foreach ([
+            [['kind' => 'used', 'quantity' => '1'], 'belongs to a job'],
+            [['kind' => 'gone', 'quantity' => '1'], 'no movement “gone”'],
+            [['kind' => 'received', 'quantity' => '1'], 'unit_cost is missing'],
+            [['kind' => 'scrapped', 'quantity' => '0'], 'at least 1'],
+        ] as [$cells, $message]) {
             try {
                 $row->movement($cells + ['number' => 'A-1'], 'movements');
                 self::fail($message);
@@ -106,7 +137,10 @@ final class StockRowTest extends TestCase
     public function test_a_price_far_off_is_odd(): void
     {
         $at = new Holding(10, 1200);
-        self::assertSame([false, true, false, true, false], array_map(static fn (?int $cost): bool => $at->odd($cost), [2400, 2401, 6, 5, null]));
+        self::assertSame(
+            [false, true, false, true, false],
+            array_map(static fn (?int $cost): bool => $at->odd($cost), [2400, 2401, 6, 5, null]),
+        );
         self::assertFalse((new Holding(0, 0))->odd(5), 'nothing to hold it against');
     }
 }
