@@ -2,6 +2,8 @@
   import { api, sendPhotograph, told } from '@/api/client';
   import type { Trials } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Check from '@/ui/Check.svelte';
+  import FileButton from '@/ui/FileButton.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { number } from '@/ui/format';
@@ -158,18 +160,9 @@
       choices={ratings}
       error={wrong || work.error('rating')}
     />
-    <label class="flex min-h-11 items-center gap-2"
-      ><input type="checkbox" class="size-5 accent-action" bind:checked={stopped} />stopped early</label
-    >
-    <label class="block text-sm font-semibold"
-      >Photograph
-      <input
-        type="file"
-        accept="image/jpeg,image/png,image/webp"
-        capture="environment"
-        class="mt-1 block min-h-11 w-72 text-sm font-normal file:mr-3 file:min-h-11 file:cursor-pointer file:rounded-sm file:border file:border-solid file:border-edge file:bg-white file:px-3 file:font-semibold"
-        onchange={(event) => (picture = event.currentTarget.files?.[0] ?? null)}
-      /></label
+    <Check bind:checked={stopped}>stopped early</Check>
+    <FileButton accept="image/jpeg,image/png,image/webp" camera onfile={(file) => (picture = file)}
+      >{picture ? `Photograph: ${picture.name}` : 'Photograph'}</FileButton
     >
   </div>
   <div class="mt-3 flex flex-wrap items-start gap-3">

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Read } from '@/api/types';
+  import LinkButton from '@/ui/LinkButton.svelte';
   import BandGauge from '@/ui/BandGauge.svelte';
   import BedMap from './BedMap.svelte';
   import HeatCurve from './HeatCurve.svelte';
@@ -93,11 +94,12 @@
     </div>
   {/if}
   {#if code === 'pluck-frequency' && num(result.frequency_hz) !== null && (num(result.confidence) ?? 0) >= 0.3}
-    <a
-      class="mt-3 inline-flex min-h-11 items-center rounded-sm border border-action bg-white px-4 font-semibold text-action hover:bg-wash"
-      href={`/instruments/belt-tension?frequency_hz=${(num(result.frequency_hz) ?? 0).toFixed(1)}${job === null ? '' : `&job=${job}`}`}
-      >Take it to the belt tension</a
-    >
+    <p class="mt-3">
+      <LinkButton
+        href={`/instruments/belt-tension?frequency_hz=${(num(result.frequency_hz) ?? 0).toFixed(1)}${job === null ? '' : `&job=${job}`}`}
+        >Take it to the belt tension</LinkButton
+      >
+    </p>
   {:else if code === 'flex-slab'}
     <button
       type="button"

@@ -4,6 +4,7 @@
   import { comparedQuery, jobQuery } from '@/api/queries';
   import type { Read, Sheet } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Select from '@/ui/Select.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import Press from '@/ui/Press.svelte';
@@ -89,14 +90,13 @@
     <p class="mt-0.5 text-quiet">{sheet.about}</p>
     {#each sheet.cautions as caution (caution)}<p class="mt-1 text-sm text-waiting">△ {caution}</p>{/each}
     {#if places.length > 0}
-      <label class="mt-3 block text-sm font-semibold"
-        >Taken at<select
-          class="field mt-1 block font-normal"
+      <div class="mt-3">
+        <Select
+          label="Taken at"
           bind:value={() => position, (at) => (chosen = at)}
-        >
-          {#each places as at (at.position)}<option value={at.position}>{at.name}</option>{/each}
-        </select></label
-      >
+          choices={places.map((at) => ({ code: at.position, name: at.name }))}
+        />
+      </div>
     {/if}
     <div class="mt-3 grid grid-cols-2 gap-x-3 gap-y-2.5">
       {#each sheet.inputs as input (input.key)}

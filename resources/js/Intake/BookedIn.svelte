@@ -6,6 +6,7 @@
   import type { Job } from '@/api/types';
   import { p } from '@/router';
   import { here } from '@/api/session.svelte';
+  import LinkButton from '@/ui/LinkButton.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { day, hours } from '@/ui/format';
@@ -99,11 +100,7 @@
       </dl>
       <div class="mt-3 flex flex-wrap gap-2">
         {#if !job.finishedAt && me.person.meetsOwners}<Button onclick={edit}>Correct it</Button>{/if}
-        <a
-          href={p('/machines/:tag/label', { params: { tag: job.machine.tag } })}
-          class="inline-flex min-h-11 items-center rounded-sm border border-action bg-white px-3.5 font-semibold text-action hover:bg-wash"
-          >Label</a
-        >
+        <LinkButton href={p('/machines/:tag/label', { params: { tag: job.machine.tag } })}>Label</LinkButton>
       </div>
     {/if}
   </section>

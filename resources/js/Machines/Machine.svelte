@@ -4,6 +4,8 @@
   import { OwedLooks } from '@/Fleet';
   import { p, route } from '@/router';
   import { here } from '@/api/session.svelte';
+  import LinkButton from '@/ui/LinkButton.svelte';
+  import Check from '@/ui/Check.svelte';
   import { clock, day, hours, money } from '@/ui/format';
   import Tag from '@/ui/Tag.svelte';
   import PositionList from './PositionList.svelte';
@@ -59,10 +61,7 @@
             href={p('/jobs/:id', { params: { id: String(m.openJob) } })}>Open its job</a
           >
         {:else if me.person.meetsOwners}
-          <a
-            class="inline-flex min-h-11 items-center rounded-sm border border-action bg-white px-4 font-semibold text-action hover:bg-wash"
-            href="/book-in?tag={m.tag}">Book it in</a
-          >
+          <LinkButton href="/book-in?tag={m.tag}">Book it in</LinkButton>
         {/if}
         {#if m.place === 'donor'}<a
             class="min-h-9 py-1.5 text-sm font-semibold text-action underline"
@@ -103,9 +102,7 @@
         <h2>
           Timeline <span class="ml-1 text-sm font-normal text-quiet">along print hours, newest first</span>
         </h2>
-        <label class="flex min-h-9 items-center gap-2 text-sm"
-          ><input type="checkbox" class="size-4.5 accent-action" bind:checked={every} />every line</label
-        >
+        <Check small bind:checked={every}>every line</Check>
       </div>
       <ol>
         {#each lines as line, i (line.id)}

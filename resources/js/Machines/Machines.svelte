@@ -4,6 +4,7 @@
   import { LookLists } from '@/Fleet';
   import { p } from '@/router';
   import { here } from '@/api/session.svelte';
+  import Select from '@/ui/Select.svelte';
   import Field from '@/ui/Field.svelte';
   import { places, type Place } from '@/ui/places';
   import { hours } from '@/ui/format';
@@ -47,18 +48,14 @@
       Machines <span class="ml-1 text-sm font-normal text-quiet"><span class="fig">{all}</span></span>
     </h1>
     <div class="w-64"><Field label="Tag, serial, owner or family" bind:value={text} /></div>
-    <label class="block text-sm font-semibold"
-      >Family<select bind:value={family} class="field mt-1 block w-44 font-normal">
-        <option value="">all</option>
-        {#each me.words.families as f (f.code)}<option value={f.code}>{f.name}</option>{/each}
-      </select></label
-    >
-    <label class="block text-sm font-semibold"
-      >Where<select bind:value={place} class="field mt-1 block w-44 font-normal">
-        <option value="">anywhere</option>
-        {#each Object.entries(places) as [code, name] (code)}<option value={code}>{name}</option>{/each}
-      </select></label
-    >
+    <Select label="Family" bind:value={family} none="all" choices={me.words.families} class="w-44" />
+    <Select
+      label="Where"
+      bind:value={place}
+      none="anywhere"
+      choices={Object.entries(places).map(([code, name]) => ({ code, name }))}
+      class="w-44"
+    />
   </div>
   <LookLists />
   {#if machines.isError}<p role="alert" class="mt-4 text-out">✕ {machines.error.message}</p>{/if}

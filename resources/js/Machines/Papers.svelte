@@ -6,6 +6,7 @@
   import type { Paper } from '@/api/types';
   import { route } from '@/router';
   import { here } from '@/api/session.svelte';
+  import FileButton from '@/ui/FileButton.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import Problem from '@/ui/Problem.svelte';
@@ -90,17 +91,9 @@
       >
         <h2>Add a paper</h2>
         <Field label="Title" bind:value={title} maxlength={160} error={work.error('title')} />
-        <label
-          class="inline-flex min-h-11 cursor-pointer items-center rounded-sm border border-action bg-white px-3.5 font-semibold text-action hover:bg-wash"
+        <FileButton accept="application/pdf,image/*" onfile={(chosen) => (file = chosen)}
+          >{file ? file.name : 'Choose a PDF or picture'}</FileButton
         >
-          {file ? file.name : 'Choose a PDF or picture'}
-          <input
-            type="file"
-            accept="application/pdf,image/*"
-            class="sr-only"
-            onchange={(event) => (file = event.currentTarget.files?.[0] ?? null)}
-          />
-        </label>
         {#if work.refusal && !work.error('title')}<Problem message={work.refusal.message} />{/if}
         <div><Button kind="main" type="submit" busy={work.busy} disabled={!file}>Add it</Button></div>
       </form>

@@ -3,6 +3,7 @@
   import { api, Refusal, sendPhotograph, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Job, Proof } from '@/api/types';
+  import FileButton from '@/ui/FileButton.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { number } from '@/ui/format';
@@ -71,16 +72,9 @@
   {#if more}
     <div class="mt-2 grid max-w-md gap-2">
       <Field label="Note" bind:value={note} maxlength={500} error={work.error('note')} />
-      <label class="block text-sm font-semibold"
-        >Photograph
-        <input
-          type="file"
-          accept="image/*"
-          capture="environment"
-          class="mt-1 block w-full text-sm font-normal"
-          onchange={(event) => (picture = event.currentTarget.files?.[0] ?? null)}
-        />
-      </label>
+      <FileButton accept="image/*" camera onfile={(file) => (picture = file)}
+        >{picture ? `Photograph: ${picture.name}` : 'Photograph'}</FileButton
+      >
       {#if work.error('photograph')}<p class="text-sm font-semibold text-out">
           ✕ {work.error('photograph')}
         </p>{/if}
@@ -108,15 +102,7 @@
           error={work.error('log')}
         />
         <div class="flex flex-wrap items-end gap-3">
-          <label class="text-sm"
-            ><span class="block font-semibold">or its file</span>
-            <input
-              type="file"
-              accept=".csv,.txt,.log,text/plain,text/csv"
-              class="mt-1 block text-sm"
-              onchange={(event) => dropped(event.currentTarget.files?.[0])}
-            /></label
-          >
+          <FileButton accept=".csv,.txt,.log,text/plain,text/csv" onfile={dropped}>or its file</FileButton>
           <div class="w-36">
             <Field label="A line every" bind:value={every} numeric unit="s" error={work.error('intervalS')} />
           </div>

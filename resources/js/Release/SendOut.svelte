@@ -4,6 +4,7 @@
   import { api, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Job } from '@/api/types';
+  import LinkButton from '@/ui/LinkButton.svelte';
   import BackTo from '@/ui/BackTo.svelte';
   import { p } from '@/router';
   import { here } from '@/api/session.svelte';
@@ -191,16 +192,12 @@
       <p class="mt-2">{job.destination}.</p>
       {#if job.sheet}
         <p class="mt-2 flex flex-wrap items-center gap-x-5">
-          <a
-            class="inline-flex min-h-11 items-center rounded-sm border border-action bg-white px-4 font-semibold text-action hover:bg-wash"
-            href="/files/jobs/{job.id}/sheet.pdf"
-            target="_blank"
-            rel="noopener"
+          <LinkButton href="/files/jobs/{job.id}/sheet.pdf" apart
             >{job.destination === 'To sale'
               ? 'Condition sheet (PDF)'
               : job.destination === 'Back to its owner unmended'
                 ? 'Warning for its owner (PDF)'
-                : 'Repair report (PDF)'}</a
+                : 'Repair report (PDF)'}</LinkButton
           >
           <a
             class="min-h-9 py-1.5 text-sm text-quiet underline"

@@ -4,6 +4,7 @@
   import { keepJob } from '@/api/writes';
   import type { Confirmed, Job } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Check from '@/ui/Check.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import Problem from '@/ui/Problem.svelte';
@@ -66,13 +67,11 @@
       <legend class="text-sm font-semibold">{fault ? 'Also touched' : 'Touched'}</legend>
       <div class="mt-1 grid grid-cols-2 gap-x-4 md:grid-cols-3">
         {#each me.words.subsystems as subsystem (subsystem.code)}
-          <label class="flex min-h-9 items-center gap-2 text-sm leading-tight max-lg:min-h-11">
-            <input
-              type="checkbox"
-              class="size-4.5 shrink-0 accent-action"
-              bind:checked={touched[subsystem.code]}
-            />{subsystem.name}
-          </label>
+          <Check
+            small
+            bind:checked={() => touched[subsystem.code] ?? false, (on) => (touched[subsystem.code] = on)}
+            >{subsystem.name}</Check
+          >
         {/each}
       </div>
       {#if work.error('touched')}<p class="text-sm font-semibold text-out">✕ {work.error('touched')}</p>{/if}

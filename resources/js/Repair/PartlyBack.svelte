@@ -3,6 +3,7 @@
   import { api, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Job, TrayStep } from '@/api/types';
+  import Check from '@/ui/Check.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import Press from '@/ui/Press.svelte';
@@ -72,10 +73,8 @@
       <legend class="text-sm font-semibold">Plugged in again</legend>
       <div class="flex flex-wrap gap-x-5">
         {#each step.sockets as socket (socket)}
-          <label class="flex min-h-11 items-center gap-2"
-            ><input type="checkbox" class="size-5 accent-action" bind:checked={plugged[socket]} /><span
-              class="fig">{socket}</span
-            ></label
+          <Check bind:checked={() => plugged[socket] ?? false, (on) => (plugged[socket] = on)}
+            ><span class="fig">{socket}</span></Check
           >
         {/each}
       </div>

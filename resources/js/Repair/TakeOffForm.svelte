@@ -3,6 +3,9 @@
   import { api, sendPhotograph, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Fix, Job } from '@/api/types';
+  import Check from '@/ui/Check.svelte';
+  import Select from '@/ui/Select.svelte';
+  import FileButton from '@/ui/FileButton.svelte';
   import Button from '@/ui/Button.svelte';
   import { Draft } from '@/ui/draft.svelte';
   import Field from '@/ui/Field.svelte';
@@ -192,13 +195,15 @@
       <Field label="Undo first, e.g. slacken the belt" bind:value={typed.undoFirst} maxlength={300} />
       <Field label="Then check, e.g. still turns" bind:value={typed.check} maxlength={300} />
       <div class="grid grid-cols-3 gap-2 sm:col-span-2">
-        <label class="text-sm font-semibold"
-          >Screws hold in<select class="field mt-1 font-normal" bind:value={typed.into}
-            ><option value="">not said</option><option value="metal">metal</option><option value="plastic"
-              >plastic</option
-            ></select
-          ></label
-        >
+        <Select
+          label="Screws hold in"
+          bind:value={typed.into}
+          none="not said"
+          choices={[
+            { code: 'metal', name: 'metal' },
+            { code: 'plastic', name: 'plastic' },
+          ]}
+        />
         <Field
           label="Thread that holds"
           bind:value={typed.engagementMm}
@@ -219,20 +224,15 @@
           <Field label="Tray cell" bind:value={typed.cell} numeric error={work.error('cell')} />
         </div>
         {#if off.length > 0}
-          <label class="text-sm font-semibold"
-            >Goes back on before<select class="field mt-1 font-normal" bind:value={typed.before}
-              ><option value="">nothing in particular</option>{#each off as step (step.number)}<option
-                  value={String(step.number)}>{step.number} {step.off}</option
-                >{/each}</select
-            ></label
-          >
+          <Select
+            label="Goes back on before"
+            bind:value={typed.before}
+            none="nothing in particular"
+            choices={off.map((step) => ({ code: String(step.number), name: `${step.number} ${step.off}` }))}
+          />
         {/if}
-        <label class="flex min-h-11 items-center gap-2 text-sm"
-          ><input
-            type="checkbox"
-            class="size-4.5 accent-action"
-            bind:checked={() => typed.alone !== '', (on) => (typed.alone = on ? 'yes' : '')}
-          />goes back on at any time, waits for nothing</label
+        <Check bind:checked={() => typed.alone !== '', (on) => (typed.alone = on ? 'yes' : '')}
+          >goes back on at any time, waits for nothing</Check
         >
       </div>
     </div>
@@ -242,18 +242,9 @@
   {/if}
   <div class="flex flex-wrap items-center gap-2">
     <Button kind="main" type="submit" busy={work.busy}>Write it down</Button>
-    <label
-      class="inline-flex min-h-11 cursor-pointer items-center rounded-sm border border-action bg-white px-3.5 font-semibold text-action hover:bg-wash"
+    <FileButton accept="image/*" camera onfile={(file) => (picture = file)}
+      >{picture ? '✓ Photo' : 'Photo'}</FileButton
     >
-      {picture ? '✓ Photo' : 'Photo'}
-      <input
-        type="file"
-        accept="image/*"
-        capture="environment"
-        class="sr-only"
-        onchange={(event) => (picture = event.currentTarget.files?.[0] ?? null)}
-      />
-    </label>
     <Button kind="quiet" onclick={() => (more = !more)}
       >{more ? 'Less' : 'Which way round, cautions, passes…'}</Button
     >

@@ -3,6 +3,7 @@
   import { api, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Job, Part } from '@/api/types';
+  import Check from '@/ui/Check.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { number } from '@/ui/format';
@@ -131,15 +132,9 @@
         maxlength={200}
         error={work.error('reason')}
       />
-      <label class="flex min-h-11 items-center gap-2 text-sm"
-        ><input type="checkbox" class="size-4.5 accent-action" bind:checked={upgrade} />an upgrade: not what
-        the maker put there</label
-      >
+      <Check bind:checked={upgrade}>an upgrade: not what the maker put there</Check>
     {/if}
-    <label class="flex min-h-11 items-center gap-2 text-sm"
-      ><input type="checkbox" class="size-4.5 accent-action" bind:checked={allTheSame} />it does not belong
-      there and goes there all the same, on purpose</label
-    >
+    <Check bind:checked={allTheSame}>it does not belong there and goes there all the same, on purpose</Check>
     {#if work.refusal}<Problem message={work.refusal.message} />{/if}
     <div class="flex gap-2">
       <Button kind="main" type="submit" busy={work.busy}>Take from bin</Button>

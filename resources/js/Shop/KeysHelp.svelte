@@ -1,6 +1,7 @@
 <script lang="ts">
   import Dialog from '@/ui/Dialog.svelte';
-  import Key from '@/ui/Key.svelte';
+  import Check from '@/ui/Check.svelte';
+  import { singleKeys } from '@/ui/singleKeys.svelte';
 
   let { open = $bindable(false) }: { open: boolean } = $props();
 
@@ -26,9 +27,16 @@
 <Dialog bind:open title="Keys">
   <dl class="grid grid-cols-[auto_1fr] items-center gap-x-5 gap-y-2">
     {#each keys as [key, words] (key)}
-      <dt><Key>{key}</Key></dt>
+      <dt>
+        <kbd
+          class="rounded-sm border border-line bg-white px-1.5 font-mono text-[0.8125rem] leading-5 text-quiet"
+          >{key}</kbd
+        >
+      </dt>
       <dd>{words}</dd>
     {/each}
   </dl>
   <p class="mt-4 text-sm text-quiet">Single keys rest while you type in a field.</p>
+  <Check bind:checked={() => singleKeys.on, (on) => singleKeys.set(on)}>Single keys work on this device</Check
+  >
 </Dialog>

@@ -6,6 +6,7 @@
   import type { DonorPosition, Donors } from '@/api/types';
   import { p } from '@/router';
   import { here } from '@/api/session.svelte';
+  import Select from '@/ui/Select.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { figure } from '@/ui/figure';
@@ -118,19 +119,16 @@
                 }}
               >
                 <div class="sm:col-span-2">
-                  <label class="block text-sm font-semibold" for="part-{key}">Which part it is</label>
-                  <select id="part-{key}" class="field mt-1" bind:value={part}>
-                    <option value="">say which…</option>
-                    {#if position.part}<option value={position.part}
-                        >{position.partName} ({position.part})</option
-                      >{/if}
-                    {#each position.choices.filter((one) => one.number !== position.part) as one (one.number)}
-                      <option value={one.number}>{one.name} ({one.number})</option>
-                    {/each}
-                  </select>
-                  {#if work.error('part')}<p class="mt-1 text-sm font-semibold text-out">
-                      ✕ {work.error('part')}
-                    </p>{/if}
+                  <Select
+                    label="Which part it is"
+                    bind:value={part}
+                    none="say which…"
+                    choices={[
+                      ...(position.part ? [{ number: position.part, name: position.partName ?? '' }] : []),
+                      ...position.choices.filter((one) => one.number !== position.part),
+                    ].map((one) => ({ code: one.number, name: `${one.name} (${one.number})` }))}
+                    error={work.error('part')}
+                  />
                 </div>
                 <Press
                   label="Grade"

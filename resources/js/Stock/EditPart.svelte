@@ -2,6 +2,7 @@
   import { api, told } from '@/api/client';
   import type { PartPage } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Select from '@/ui/Select.svelte';
   import Button from '@/ui/Button.svelte';
   import Dialog from '@/ui/Dialog.svelte';
   import Field from '@/ui/Field.svelte';
@@ -78,6 +79,9 @@
       );
       open = false;
     });
+
+  const kept = (trait: string, value: string): Record<string, string> =>
+    Object.fromEntries(Object.entries({ ...traits, [trait]: value }).filter(([, said]) => said !== ''));
 </script>
 
 {#snippet boxes(label: string, all: [string, string][], list: string[], flipped: (code: string) => void)}
@@ -142,22 +146,13 @@
     {@render boxes('In', takes, positions, (code) => (positions = flip(positions, code)))}
     <div class="flex flex-wrap gap-x-4 gap-y-2">
       {#each kinds as [trait, values] (trait)}
-        <label class="text-sm font-semibold"
-          >{trait.replace(/_/g, ' ')}
-          <select
-            class="field mt-1 block min-h-9 w-40 py-1 font-normal"
-            value={traits[trait] ?? ''}
-            onchange={(event) => {
-              const value = event.currentTarget.value;
-              traits = Object.fromEntries(
-                Object.entries({ ...traits, [trait]: value }).filter(([, kept]) => kept !== ''),
-              );
-            }}
-          >
-            <option value="">any</option>
-            {#each values as value (value)}<option {value}>{value}</option>{/each}
-          </select></label
-        >
+        <Select
+          label={trait.replace(/_/g, ' ')}
+          bind:value={() => traits[trait] ?? '', (value) => (traits = kept(trait, value))}
+          none="any"
+          choices={values.map((value) => ({ code: value, name: value }))}
+          class="min-h-9 w-40 py-1"
+        />
       {/each}
     </div>
     <Field label="Notes" bind:value={notes} rows={3} maxlength={2000} />

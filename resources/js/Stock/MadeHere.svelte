@@ -2,6 +2,7 @@
   import { api, sendFile, told } from '@/api/client';
   import type { PartPage } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import FileButton from '@/ui/FileButton.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { figure, whole } from '@/ui/figure';
@@ -84,13 +85,7 @@
         >{it.fileName}</a
       >{/if}
     {#if me.person.meetsOwners}
-      <label class="inline-flex min-h-9 items-center text-quiet underline"
-        >{it.fileName ? 'Another file' : 'Attach its file'}<input
-          type="file"
-          class="sr-only"
-          onchange={(event) => attach(event.currentTarget.files?.[0])}
-        /></label
-      >
+      <FileButton kind="quiet" onfile={attach}>{it.fileName ? 'Another file' : 'Attach its file'}</FileButton>
       <Button kind="quiet" onclick={edit}>Change</Button>
     {/if}
   </p>

@@ -6,6 +6,7 @@
   import type { PartPage } from '@/api/types';
   import { p, route } from '@/router';
   import { here } from '@/api/session.svelte';
+  import FileButton from '@/ui/FileButton.svelte';
   import Button from '@/ui/Button.svelte';
   import { day, hours, money } from '@/ui/format';
   import { smaller } from '@/ui/photograph';
@@ -111,13 +112,8 @@
       <p class="mt-1 flex flex-wrap items-center gap-x-3 text-sm">
         {#if me.person.meetsOwners}
           <Button kind="quiet" onclick={() => (editing = true)}>Change what it is…</Button>
-          <label class="inline-flex min-h-9 items-center text-quiet underline"
-            >{page.photo ? 'Another photograph' : 'Photograph it'}<input
-              type="file"
-              accept="image/*"
-              class="sr-only"
-              onchange={(event) => photograph(event.currentTarget.files?.[0])}
-            /></label
+          <FileButton kind="quiet" accept="image/*" onfile={photograph}
+            >{page.photo ? 'Another photograph' : 'Photograph it'}</FileButton
           >
         {/if}
         <a class="text-quiet underline" href={p('/shelf/:number/label', { params: { number } })}>Bin label</a>

@@ -5,6 +5,7 @@
   import { stockFilesQuery } from '@/api/queries';
   import type { StockFile } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import FileButton from '@/ui/FileButton.svelte';
   import Button from '@/ui/Button.svelte';
   import { clock, day } from '@/ui/format';
   import Press from '@/ui/Press.svelte';
@@ -180,18 +181,8 @@
               CSV in UTF-8, commas or semicolons, decimal comma or point. The first row names the columns:
               <span class="fig break-words text-ink">{files.data?.columns[kind] ?? ''}</span>
             </p>
-            <label
-              class="inline-flex min-h-11 w-fit items-center rounded-sm border border-action bg-action px-4 font-semibold text-white hover:bg-pressed focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-action"
-              >{work.busy ? 'Trying each row…' : 'Choose a table to try'}<input
-                type="file"
-                accept=".csv,text/csv,text/plain"
-                class="sr-only"
-                disabled={work.busy}
-                onchange={(event) => {
-                  const input = event.currentTarget;
-                  void Promise.resolve(bring(input.files?.[0])).then(() => (input.value = ''));
-                }}
-              /></label
+            <FileButton kind="main" accept=".csv,text/csv,text/plain" busy={work.busy} onfile={bring}
+              >{work.busy ? 'Trying each row…' : 'Choose a table to try'}</FileButton
             >
             <p class="text-sm text-quiet">It is tried first; nothing changes until you say so.</p>
           </div>

@@ -1,4 +1,5 @@
 import { tinykeys } from 'tinykeys';
+import { singleKeys } from './singleKeys.svelte';
 
 const typing = (event: KeyboardEvent): boolean => {
   const target = event.target;
@@ -15,7 +16,7 @@ export function onKeys(actions: Record<string, () => unknown>): () => void {
   const bound: Record<string, (event: KeyboardEvent) => void> = {};
   for (const [key, action] of Object.entries(actions)) {
     bound[key] = (event) => {
-      if (typing(event) || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (!singleKeys.on || typing(event) || event.ctrlKey || event.metaKey || event.altKey) return;
       event.preventDefault();
       action();
     };
