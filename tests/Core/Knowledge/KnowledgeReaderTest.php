@@ -26,10 +26,17 @@ final class KnowledgeReaderTest extends TestCase
 
     public function test_every_dangerous_fault_shows_a_sign_that_puts_the_red_tag_on_or_can_be_screened(): void
     {
+        $knowledge = TradeKnowledge::read();
         foreach (TradeKnowledge::read()->faults as $fault) {
-            if ($fault->danger) {
-                self::assertNotSame([], $fault->shows, $fault->code);
+            if (! $fault->danger) {
+                continue;
             }
+            $red = array_filter(array_keys($fault->shows), static fn (string $code): bool => $knowledge->findings[$code]->redTag);
+            $looks = array_filter(
+                $fault->settle,
+                static fn (string $check): bool => array_intersect($knowledge->checks[$check]->yields, array_keys($fault->shows)) !== [],
+            );
+            self::assertNotSame([[], []], [$red, $looks], "{$fault->code}: nothing that it shows puts the tag on, and no look settles it");
         }
         $dangers = array_keys(array_filter(TradeKnowledge::read()->faults, static fn ($f): bool => $f->danger));
         self::assertContains('connector-burning', $dangers);

@@ -42,18 +42,24 @@ final class GateTest extends TestCase
 
     public function test_all_proved_but_not_at_send_out_waits(): void
     {
-        self::assertNotSame([], (new Gate(false, [], [], true, false))->reasonsAgainst(Destination::Owner, false));
+        self::assertSame(
+            ['The job does not stand at Send out yet.'],
+            (new Gate(false, [], [], true, false))->reasonsAgainst(Destination::Owner, false),
+        );
         self::assertSame([], (new Gate(false, [], [], true, true))->reasonsAgainst(Destination::Owner, false));
     }
 
     public function test_a_job_leaves_a_station_only_with_what_it_must_have(): void
     {
         $fresh = new Walk(false, false, 0, false, true, []);
-        self::assertNotSame([], $fresh->obstacles(Station::Safety, Station::Diagnosis));
+        self::assertSame(['The safety questions are not all answered.'], $fresh->obstacles(Station::Safety, Station::Diagnosis));
 
         $safe = new Walk(true, false, 0, false, true, []);
         self::assertSame([], $safe->obstacles(Station::Safety, Station::Diagnosis));
-        self::assertNotSame([], $safe->obstacles(Station::Diagnosis, Station::Repair));
+        self::assertSame(
+            ['No fault is confirmed. Confirm one, or pass Find with its reason.'],
+            $safe->obstacles(Station::Diagnosis, Station::Repair),
+        );
         self::assertSame(
             [],
             (new Walk(true, false, 0, true, true, []))->obstacles(Station::Diagnosis, Station::Repair),
