@@ -56,24 +56,23 @@ final readonly class Filament implements Computation
     private function amounts(Fields $fields): array
     {
         $density = $fields->number('density_g_cm3', ...Quantity::FilamentDensity->bounds());
-        $area = M_PI * $fields->number('diameter_mm', ...Quantity::FilamentDiameter->bounds()) ** 2 / 4;
+        $diameter = $fields->number('diameter_mm', ...Quantity::FilamentDiameter->bounds());
         $given = array_values(array_filter(['length_m', 'mass_g', 'volume_cm3'], $fields->has(...)));
         if (count($given) !== 1) {
             throw InputError::at('length_m', 'Give exactly one of length_m, mass_g and volume_cm3; the others follow.');
         }
-        // one metre of a cross-section of 1 mm² is 1 cm³
-        $volume = match ($given[0]) {
-            'length_m' => $fields->number('length_m', ...Quantity::FilamentLength->bounds()) * $area,
-            'mass_g' => $fields->number('mass_g', ...Quantity::FilamentMass->bounds()) / $density,
-            default => $fields->number('volume_cm3', ...Quantity::FilamentVolume->bounds()),
+        $amount = match ($given[0]) {
+            'length_m' => FilamentAmount::ofLength($fields->number('length_m', ...Quantity::FilamentLength->bounds()), $density, $diameter),
+            'mass_g' => FilamentAmount::ofMass($fields->number('mass_g', ...Quantity::FilamentMass->bounds()), $density, $diameter),
+            default => FilamentAmount::ofVolume($fields->number('volume_cm3', ...Quantity::FilamentVolume->bounds()), $density, $diameter),
         };
         $price = $fields->numberOrNull('price_per_kg', ...Quantity::PricePerKg->bounds());
 
         return [
-            'length_m' => $volume / $area,
-            'mass_g' => $volume * $density,
-            'volume_cm3' => $volume,
-        ] + ($price === null ? [] : ['cost' => $volume * $density / 1000 * $price]);
+            'length_m' => $amount->lengthM,
+            'mass_g' => $amount->massG,
+            'volume_cm3' => $amount->volumeCm3,
+        ] + ($price === null ? [] : ['cost' => $amount->cost($price)]);
     }
 
     /** @return array<string, mixed> */
@@ -144,12 +143,24 @@ final readonly class Filament implements Computation
             'material' => $material,
             'temperature_c' => [$from, $to],
             'hours' => [$least, $most],
-            'because' => sprintf(
-                '%s: %s °C for %s hours to begin with. The maker’s sheet goes first; a kitchen oven overshoots.',
-                $material,
-                $from === $to ? (string) $from : "{$from} to {$to}",
-                $least === $most ? (string) $least : "{$least} to {$most}",
-            ),
+            'because' => self::howToDry($material),
         ];
+    }
+
+    /** How a material is dried to begin with, in words; nothing where none is known. */
+    public static function howToDry(string $material): ?string
+    {
+        $material = strtoupper($material);
+        if (! isset(self::DRYING[$material])) {
+            return null;
+        }
+        [$from, $to, $least, $most] = self::DRYING[$material];
+
+        return sprintf(
+            '%s: %s °C for %s hours to begin with. The maker’s sheet goes first; a kitchen oven overshoots.',
+            $material,
+            $from === $to ? (string) $from : "{$from} to {$to}",
+            $least === $most ? (string) $least : "{$least} to {$most}",
+        );
     }
 }

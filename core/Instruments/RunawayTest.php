@@ -33,28 +33,58 @@ final readonly class RunawayTest implements Computation
         $haltedAt = $fields->numberOrNull('halted_at_s', ...Quantity::LogTime->bounds());
         $said = $fields->has('halted_said') ? $fields->text('halted_said') : '';
         $fields->done();
-        if ($cooling >= $log[count($log) - 1]->at) {
-            throw InputError::at('cooling_began_s', 'The log ends before the cooling began.');
-        }
-        $watched = array_values(array_filter(self::halted($log, $haltedAt, $said), static fn (HeatSample $s): bool => $s->at >= $cooling));
-        $seen = RunawayWatch::over($watched, $this->target($log, $cooling), $hysteresis, $period, self::interval($log));
+        $judged = $this->judge($log, $cooling, $period, $hysteresis, $haltedAt, $said);
 
         return [
-            'tripped' => $seen->trippedAfter !== null ? true : ($seen->stillHeats ? false : null),
-            'tripped_after_s' => $seen->trippedAfter,
-            'drop_c' => $seen->drop,
-        ] + match (true) {
-            $seen->trippedAfter !== null => [
-                'verdict' => $seen->trippedAfter <= $period ? 'ok' : ($seen->trippedAfter <= 2 * $period ? 'out' : 'danger'),
-                'because' => sprintf(
+            'tripped' => $judged->tripped,
+            'tripped_after_s' => $judged->trippedAfterS,
+            'drop_c' => $judged->dropC,
+            'verdict' => $judged->verdict,
+            'because' => $judged->because,
+        ];
+    }
+
+    /**
+     * @param  non-empty-list<HeatSample>  $log  in the order of time
+     * @param  float  $coolingBeganS  s of the log
+     * @param  float  $periodS  within which heating must stop
+     * @param  float  $hysteresisC  the band below the target
+     * @param  float|null  $haltedAtS  when the firmware said that it stopped, where the log itself cannot
+     * @param  string  $haltedSaid  its words
+     *
+     * @throws InputError when the log ends before the cooling, or nothing was asked to heat
+     */
+    public function judge(
+        array $log,
+        float $coolingBeganS,
+        float $periodS,
+        float $hysteresisC,
+        ?float $haltedAtS = null,
+        string $haltedSaid = '',
+    ): RunawayJudged {
+        if ($coolingBeganS >= $log[count($log) - 1]->at) {
+            throw InputError::at('cooling_began_s', 'The log ends before the cooling began.');
+        }
+        $watched = array_values(array_filter(
+            self::halted($log, $haltedAtS, $haltedSaid),
+            static fn (HeatSample $s): bool => $s->at >= $coolingBeganS,
+        ));
+        $seen = RunawayWatch::over($watched, $this->target($log, $coolingBeganS), $hysteresisC, $periodS, self::interval($log));
+        $after = $seen->trippedAfter;
+        [$verdict, $because] = match (true) {
+            $after !== null => [
+                $after <= $periodS ? 'ok' : ($after <= 2 * $periodS ? 'out' : 'danger'),
+                sprintf(
                     'Heating stopped %s s after it left the band; %s s are allowed.',
-                    Said::figure($seen->trippedAfter),
-                    Said::figure($period),
+                    Said::figure($after),
+                    Said::figure($periodS),
                 ),
             ],
-            $seen->stillHeats => ['verdict' => 'danger', 'because' => $seen->because],
-            default => ['verdict' => 'inconclusive', 'because' => $seen->because],
+            $seen->stillHeats => ['danger', $seen->because],
+            default => ['inconclusive', $seen->because],
         };
+
+        return new RunawayJudged($after !== null ? true : ($seen->stillHeats ? false : null), $after, $seen->drop, $verdict, $because);
     }
 
     /**

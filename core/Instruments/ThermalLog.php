@@ -32,17 +32,32 @@ final readonly class ThermalLog implements Computation
         $fields = Fields::of($input);
         $log = HeatLog::read($fields);
         $fields->done();
+        $judged = $this->judge($log);
+
+        return $judged->worst->figures() + [
+            'verdict' => $judged->verdict,
+            'because' => $judged->because,
+            'steps' => array_map(static fn (HeatStep $s): array => ['began_s' => $s->began()] + $s->figures() + $s->judged, $judged->steps),
+            'curve' => self::curve($log),
+            'began_s' => $judged->worst->began(),
+        ];
+    }
+
+    /**
+     * @param  non-empty-list<HeatSample>  $log  in the order of time, three or more
+     *
+     * @throws InputError when it asks for no temperature, or for far too many
+     */
+    public function judge(array $log): ThermalJudged
+    {
         $steps = $this->steps($log);
         $worst = $steps[0];
         foreach ($steps as $step) {
             $worst = $step->worseThan($worst) ? $step : $worst;
         }
+        $said = self::stopped($log) ?? $worst->judged;
 
-        return $worst->figures() + (self::stopped($log) ?? $worst->judged) + [
-            'steps' => array_map(static fn (HeatStep $s): array => ['began_s' => $s->began()] + $s->figures() + $s->judged, $steps),
-            'curve' => self::curve($log),
-            'began_s' => $worst->began(),
-        ];
+        return new ThermalJudged($steps, $worst, $said['verdict'], $said['because']);
     }
 
     /**

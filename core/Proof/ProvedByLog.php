@@ -41,7 +41,7 @@ final class ProvedByLog
         try {
             $samples = HeatLog::read(Fields::of($input));
 
-            return $judge === 'hold' ? self::strayed($samples, $input) : self::stopped($heater, $samples, $input);
+            return $judge === 'hold' ? self::strayed($samples) : self::stopped($heater, $samples);
         } catch (InputError $e) {
             throw InputError::at('log', $e->getMessage());
         }
@@ -49,9 +49,8 @@ final class ProvedByLog
 
     /**
      * @param  non-empty-list<HeatSample>  $samples
-     * @param  array<string, mixed>  $input
      */
-    private static function strayed(array $samples, array $input): float
+    private static function strayed(array $samples): float
     {
         $target = max(array_map(static fn (HeatSample $s): float => $s->target, $samples));
         $asked = array_values(array_filter($samples, static fn (HeatSample $s): bool => $target > 0 && $s->target === $target));
@@ -71,10 +70,10 @@ final class ProvedByLog
             max(array_map(static fn (HeatSample $s): float => $s->at >= $ends - self::HELD_S ? abs($s->actual - $target) : 0.0, $asked)),
             2,
         );
-        $judged = (new ThermalLog)->compute($input);
-        if ($strayed <= HeatStep::SWING_C && in_array($judged['verdict'], ['out', 'inconclusive'], true)) {
+        $judged = (new ThermalLog)->judge($samples);
+        if ($strayed <= HeatStep::SWING_C && in_array($judged->verdict, ['out', 'inconclusive'], true)) {
             // a sensor that hangs strays by nothing, and a firmware that stopped held until then
-            throw InputError::at('log', $judged['because']);
+            throw InputError::at('log', $judged->because);
         }
 
         return $strayed;
@@ -83,26 +82,20 @@ final class ProvedByLog
     /**
      * @param  'hotend'|'bed'  $heater
      * @param  non-empty-list<HeatSample>  $samples
-     * @param  array<string, mixed>  $input
      */
-    private static function stopped(string $heater, array $samples, array $input): float
+    private static function stopped(string $heater, array $samples): float
     {
         $target = max(array_map(static fn (HeatSample $s): float => $s->target, $samples));
         [$period, $hysteresis] = self::RUNAWAY[$heater];
-        $judged = (new RunawayTest)->compute([
-            ...$input,
-            'cooling_began_s' => self::stands($samples, $target),
-            'period_s' => $period,
-            'hysteresis_c' => $hysteresis,
-        ]);
-        if (is_float($judged['tripped_after_s'] ?? null) || is_int($judged['tripped_after_s'] ?? null)) {
-            return round((float) $judged['tripped_after_s'], 1);
+        $judged = (new RunawayTest)->judge($samples, self::stands($samples, $target), $period, $hysteresis);
+        if ($judged->trippedAfterS !== null) {
+            return round($judged->trippedAfterS, 1);
         }
-        if (($judged['verdict'] ?? null) === 'danger') {
+        if ($judged->verdict === 'danger') {
             // it never stopped while it was watched: worse than any limit
             return round($samples[count($samples) - 1]->at, 1) + 1000.0;
         }
-        throw InputError::at('log', is_string($judged['because'] ?? null) ? $judged['because'] : 'The log does not show it.');
+        throw InputError::at('log', $judged->because);
     }
 
     /**

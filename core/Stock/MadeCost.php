@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace OddBench\Stock;
 
-use OddBench\Input\InputError;
-use OddBench\Instruments\Filament;
+use OddBench\Instruments\FilamentAmount;
 
 /** What a part the shop makes itself costs: material by *filament*, and the minutes of hands. Print minutes run by themselves. */
 final readonly class MadeCost
@@ -22,8 +21,6 @@ final readonly class MadeCost
      * @param  float  $benchMinute  what a minute of hands costs
      * @param  float  $densityGCm3  of the material
      * @param  float  $diameterMm  of the filament
-     *
-     * @throws InputError out of the ranges of *filament*
      */
     public static function of(
         float $grams,
@@ -36,15 +33,9 @@ final readonly class MadeCost
         if ($grams <= 0.0) {
             return new self(0.0, $handMinutes * $benchMinute, 0.0);
         }
-        $amount = (new Filament)->compute([
-            'density_g_cm3' => $densityGCm3,
-            'diameter_mm' => $diameterMm,
-            'mass_g' => $grams,
-            'price_per_kg' => $pricePerKg,
-        ]);
-        $figure = static fn (string $key): float => is_float($amount[$key] ?? null) ? $amount[$key] : 0.0;
+        $amount = FilamentAmount::ofMass($grams, $densityGCm3, $diameterMm);
 
-        return new self($figure('cost'), $handMinutes * $benchMinute, $figure('length_m'));
+        return new self($amount->cost($pricePerKg), $handMinutes * $benchMinute, $amount->lengthM);
     }
 
     public function total(): float

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace App\Stock\Spools;
 
-use OddBench\Input\InputError;
 use OddBench\Instruments\Filament;
+use OddBench\Instruments\FilamentAmount;
 use OddBench\Knowledge\Knowledge;
 
 /** Spools with what is left on them. */
 final readonly class SpoolsQuery
 {
+    private const DIAMETER_MM = 1.75;
+
     private const EVENTS = 12;
 
     public function __construct(private Knowledge $knowledge, private KeepSpools $keep)
@@ -48,7 +50,7 @@ final readonly class SpoolsQuery
             $state->old,
             $state->damp,
             $state->because,
-            $this->drying($spool->material),
+            Filament::howToDry($spool->material),
             array_values($spool->events->take(self::EVENTS)->map(static fn (SpoolEvent $e): SpoolEventView => new SpoolEventView(
                 $e->kind,
                 $e->grams === null ? null : (float) $e->grams,
@@ -65,26 +67,8 @@ final readonly class SpoolsQuery
 
     private function metres(Spool $spool): float
     {
-        if ((float) $spool->left_g <= 0.0) {
-            return 0.0;
-        }
-        $amounts = (new Filament)->compute([
-            'density_g_cm3' => $this->knowledge->material($spool->material)->densityGCm3,
-            'diameter_mm' => 1.75,
-            'mass_g' => (float) $spool->left_g,
-        ]);
+        $density = $this->knowledge->material($spool->material)->densityGCm3;
 
-        return is_float($amounts['length_m'] ?? null) ? round($amounts['length_m'], 1) : 0.0;
-    }
-
-    private function drying(string $material): ?string
-    {
-        try {
-            $plan = (new Filament)->compute(['material' => $material]);
-        } catch (InputError) {
-            return null;
-        }
-
-        return is_string($plan['because'] ?? null) ? $plan['because'] : null;
+        return round(FilamentAmount::ofMass(max(0.0, (float) $spool->left_g), $density, self::DIAMETER_MM)->lengthM, 1);
     }
 }

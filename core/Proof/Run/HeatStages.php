@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddBench\Proof\Run;
 
 use Generator;
+use OddBench\Instruments\HeatSample;
 use OddBench\Instruments\HeatStep;
 use OddBench\Instruments\RunawayTest;
 use OddBench\Instruments\ThermalLog;
@@ -30,6 +31,8 @@ final readonly class HeatStages
     public const SWING_C = HeatStep::SWING_C;
 
     private const STANDS_S = 20.0;
+
+    private const LEAST_SAMPLES = 3;
 
     public function __construct(private Plan $plan, private Log $log, private Heat $heat)
     {
@@ -77,25 +80,25 @@ final readonly class HeatStages
             );
         }
         $this->refuseSlow($what, $rise = $rise * ($target - self::ROOM_C) / max(5.0, $target - $from));
-        $judged = (new ThermalLog)->compute(['csv' => $this->log->csv($what, $began)]);
+        $judged = (new ThermalLog)->judge($this->measured($what, $began));
         $held = array_map(
             static fn (Sample $s): float => abs(($hot ? $s->hotend : $s->bed) - $target),
             $this->log->since($this->log->now - $this->plan->holdS),
         );
         $swing = $held === [] ? INF : max($held);
-        if ($swing > self::SWING_C || $judged['verdict'] === 'out') {
+        if ($swing > self::SWING_C || $judged->verdict === 'out') {
             throw StageFailed::because(
                 $swing > self::SWING_C ? sprintf(
                     '%s swung by %.1f °C; %.0f are allowed.',
                     $name,
                     $swing,
                     self::SWING_C,
-                ) : "{$name}: {$judged['because']}",
+                ) : "{$name}: {$judged->because}",
                 $hot ? 'hotend-drops' : 'bed-reads-wrong',
             );
         }
-        if ($judged['verdict'] === 'inconclusive') {
-            throw StageFailed::because("{$name}: {$judged['because']}", null);
+        if ($judged->verdict === 'inconclusive') {
+            throw StageFailed::because("{$name}: {$judged->because}", null);
         }
 
         return new Shown(
@@ -104,7 +107,7 @@ final readonly class HeatStages
                 $name,
                 $target,
                 $rise,
-                $this->said(is_float($judged['overshoot_c'] ?? null) ? $judged['overshoot_c'] : 0.0).' °C',
+                $this->said($judged->worst->figures()['overshoot_c'] ?? 0.0).' °C',
                 $swing,
             ),
             round($swing, 2),
@@ -181,31 +184,44 @@ final readonly class HeatStages
         if ($stopped !== null) {
             yield Want::time(3.0);
         }
-        $csv = $this->log->csv($what, $from);
+        $log = $this->measured($what, $from);
         $first = $this->log->since($from)[0]->t ?? $from;
-        $halted = $stopped === null ? [] : ['halted_at_s' => round($stopped[0] - $first, 2), 'halted_said' => $stopped[1]->said];
         if ($stopped !== null && $stopped[1]->restarted) {
             throw StageFailed::because(
                 'The board started anew while its heater was cooled: that is no watch over the heater, it lost its supply.',
                 'restarts-itself',
             );
         }
-        $judged = (new RunawayTest)->compute([
-            'csv' => $csv,
-            'cooling_began_s' => round($cooling - $first, 2),
-            'period_s' => $period,
-            'hysteresis_c' => $hysteresis,
-        ] + $halted);
+        $judged = (new RunawayTest)->judge(
+            $log,
+            round($cooling - $first, 2),
+            $period,
+            $hysteresis,
+            $stopped === null ? null : round($stopped[0] - $first, 2),
+            $stopped === null ? '' : $stopped[1]->said,
+        );
         yield Want::person('Take the cool air away.', ['it is away']);
-        $because = is_string($judged['because'] ?? null) ? $judged['because'] : '';
-        if (($judged['verdict'] ?? null) === 'inconclusive' || (! $judged['tripped'] && ($judged['verdict'] ?? '') !== 'danger')) {
-            throw StageFailed::because($because, null);
+        if ($judged->verdict === 'inconclusive' || ($judged->tripped !== true && $judged->verdict !== 'danger')) {
+            throw StageFailed::because($judged->because, null);
         }
-        if (! $judged['tripped']) {
-            throw StageFailed::because($because, 'no-runaway-trip', true);
+        if ($judged->tripped !== true) {
+            throw StageFailed::because($judged->because, 'no-runaway-trip', true);
         }
 
-        return new Shown($because, is_float($judged['tripped_after_s'] ?? null) ? round($judged['tripped_after_s'], 1) : null);
+        return new Shown($judged->because, $judged->trippedAfterS === null ? null : round($judged->trippedAfterS, 1));
+    }
+
+    /**
+     * @param  'hotend'|'bed'  $what
+     * @return non-empty-list<HeatSample>
+     */
+    private function measured(string $what, float $since): array
+    {
+        $log = $this->log->samples($what, $since);
+
+        return count($log) >= self::LEAST_SAMPLES
+            ? $log
+            : throw StageFailed::because('The printer told too few temperatures to judge it by. Its firmware must know M155.', null);
     }
 
     /** @return Generator<int, Want, mixed, Shown> */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddBench\Proof\Run;
 
+use OddBench\Instruments\HeatSample;
+
 /** What was measured so far, and the time it is. */
 final class Log
 {
@@ -67,14 +69,14 @@ final class Log
     }
 
     /**
-     * As the instrument *thermal-log* reads it.
+     * As the instruments judge it.
      *
      * @param  'hotend'|'bed'  $channel
-     * @return string CSV; times from the first sample on
+     * @return list<HeatSample> times from the first sample on, s
      */
-    public function csv(string $channel, float $since): string
+    public function samples(string $channel, float $since): array
     {
-        $rows = ['time_s,actual_c,target_c,power'];
+        $samples = [];
         $first = $before = null;
         foreach ($this->since($since) as $sample) {
             $first ??= $sample->t;
@@ -84,17 +86,12 @@ final class Log
                 continue;
             }
             $before = $at;
-            $power = $channel === 'bed' ? $sample->bedPower : $sample->hotendPower;
             // a printer that does not tell its power is not one that gives none
-            $rows[] = implode(
-                ',',
-                [
-                    ...($channel === 'bed' ? [$at, $sample->bed, $sample->bedTarget] : [$at, $sample->hotend, $sample->hotendTarget]),
-                    ...($power === null ? [] : [$power]),
-                ],
-            );
+            $samples[] = $channel === 'bed'
+                ? new HeatSample($at, $sample->bed, $sample->bedTarget, $sample->bedPower, false)
+                : new HeatSample($at, $sample->hotend, $sample->hotendTarget, $sample->hotendPower, false);
         }
 
-        return implode("\n", $rows)."\n";
+        return $samples;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Proof;
 
+use OddBench\Instruments\HeatSample;
 use OddBench\Proof\Prints\Bed;
 use OddBench\Proof\Run\LineReader;
 use OddBench\Proof\Run\Plan;
@@ -309,7 +310,10 @@ final class RunTest extends TestCase
             $log->add(new Sample($t, 200.0, 200.0, 60.0, 60.0));
         }
 
-        self::assertSame("time_s,actual_c,target_c,power\n0,200,200\n1,200,200\n2,200,200\n", $log->csv('hotend', 0.0));
+        self::assertSame(
+            [[0.0, 200.0, 200.0, null], [1.0, 200.0, 200.0, null], [2.0, 200.0, 200.0, null]],
+            array_map(static fn (HeatSample $s): array => [$s->at, $s->actual, $s->target, $s->power], $log->samples('hotend', 0.0)),
+        );
     }
 
     public function test_the_sender_refuses_what_blocks_and_sums_by_hand(): void

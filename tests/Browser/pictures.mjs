@@ -1,0 +1,93 @@
+// npm run pictures: every picture of docs/screenshots, anew from the demo shop of the running site. Each is then opened and looked at.
+import { chromium } from '@playwright/test';
+import { fileURLToPath } from 'node:url';
+
+const site = process.env.ODD_BENCH_URL ?? 'http://localhost:8420';
+const folder = fileURLToPath(new URL('../../docs/screenshots/', import.meta.url));
+const only = process.argv.slice(2);
+
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu'],
+});
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+await page.goto(site);
+await page.getByRole('button', { name: 'Bo Lindqvist' }).click();
+await page.getByRole('navigation', { name: 'Places' }).waitFor();
+
+const api = (path) => page.evaluate(async (at) => (await fetch(`/api/v1${at}`)).json(), path);
+const bench = await api('/bench');
+const lines = bench.groups.flatMap((group) => group.lines);
+const at = (station) => lines.filter((line) => line.station === station);
+const jobs = async (station) => Promise.all(at(station).map((line) => api(`/jobs/${line.job}`)));
+const machines = (await api('/machines?place=sale')).machines;
+const served = (await api('/machines?place=owner')).machines;
+const ownersPage = async (list) => `/o/${(await api(`/machines/${list[0].tag}`)).ownersPage.split('/o/')[1]}`;
+
+/** The job that shows most of something. */
+const most = (list, count) => [...list].sort((a, b) => count(b) - count(a))[0];
+const finding = most(await jobs('diagnosis'), (job) => job.findings.length);
+const fixing = [];
+for (const job of await jobs('repair')) fixing.push({ ...job, fix: await api(`/jobs/${job.id}/fix`) });
+const tray = most(fixing, (job) => job.fix.steps.length);
+const guided = most(fixing, (job) => job.fix.runs.length);
+const proving = most(
+  await jobs('proof'),
+  (job) => job.proofs.filter((proof) => proof.standing === 'passed').length,
+);
+const trials = [];
+for (const line of lines)
+  trials.push({ job: line.job, trials: (await api(`/jobs/${line.job}/trials`)).trials?.length ?? 0 });
+const lists = (await api('/look-lists')).lists;
+const orders = await api('/orders');
+
+/** A value set in the form of an instrument as it starts, and read. */
+const read = async () => {
+  await page
+    .getByRole('button', { name: /^(Read|Work it out)/ })
+    .first()
+    .click();
+  await page.waitForLoadState('networkidle');
+};
+
+const pictures = {
+  bench: ['/'],
+  find: [`/jobs/${finding.id}`],
+  'point-at-machine': [`/jobs/${finding.id}`, () => page.keyboard.press('p')],
+  trials: [`/jobs/${most(trials, (one) => one.trials).job}/trials`],
+  sisters: [`/look-lists/${lists[0]?.id}`],
+  'instrument-bed': ['/instruments/bed-level', read],
+  'instrument-belt': ['/instruments/belt-tension', read],
+  'instrument-log': ['/instruments/thermal-log', read],
+  fix: [`/jobs/${tray.id}`],
+  guide: [
+    `/jobs/${guided.id}`,
+    () =>
+      page
+        .getByText(/step 1|^1\b/i)
+        .first()
+        .scrollIntoViewIfNeeded(),
+  ],
+  papers: ['/families/tern-220/papers'],
+  prove: [`/jobs/${proving.id}`],
+  'condition-sheet': [await ownersPage(machines)],
+  'owners-page': [await ownersPage(served)],
+  machine: [`/machines/${finding.machine.tag}`],
+  shelf: ['/shelf'],
+  part: [`/shelf/${orders.proposals[0]?.lines[0]?.part ?? 'LIN-42'}`],
+  orders: ['/orders'],
+  stocktake: ['/stocktake'],
+};
+for (const [name, [address, press]] of Object.entries(pictures)) {
+  if (only.length > 0 && !only.includes(name)) continue;
+  await page.goto(site + address);
+  await page.waitForLoadState('networkidle');
+  await page.evaluate(() => document.fonts.ready);
+  if (press) {
+    await press();
+    await page.waitForTimeout(400);
+  }
+  await page.screenshot({ path: `${folder}${name}.png` });
+  console.log(`${name}.png  ${address}`);
+}
+await browser.close();
