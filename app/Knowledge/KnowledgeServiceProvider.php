@@ -42,7 +42,7 @@ final class KnowledgeServiceProvider extends ServiceProvider
             throw $e;
         }
         if (is_dir(dirname($store)) && is_writable(dirname($store))) {
-            file_put_contents("{$store}.new", implode("\n", [self::form(), $print, serialize($knowledge)]));
+            file_put_contents("{$store}.new", implode("\n", [self::form(), $print, self::packed($knowledge)]));
             rename("{$store}.new", $store);
         }
 
@@ -60,15 +60,26 @@ final class KnowledgeServiceProvider extends ServiceProvider
         if (count($lines) !== 3 || $lines[0] !== self::form()) {
             return [null, null];
         }
-        $knowledge = @unserialize($lines[2]);
+        $knowledge = self::quickly() ? @igbinary_unserialize($lines[2]) : @unserialize($lines[2]);
 
         return $knowledge instanceof Knowledge ? [$lines[1], $knowledge] : [null, null];
+    }
+
+    /** It is read with every request: igbinary takes half as long as PHP’s own way, where it is there. */
+    private static function quickly(): bool
+    {
+        return function_exists('igbinary_unserialize');
+    }
+
+    private static function packed(Knowledge $knowledge): string
+    {
+        return self::quickly() ? (string) igbinary_serialize($knowledge) : serialize($knowledge);
     }
 
     /** Knowledge kept by another release of the classes is not taken for this one's. */
     private static function form(): string
     {
-        return sha1(implode(
+        return (self::quickly() ? 'quick-' : '').sha1(implode(
             ',',
             array_map(static fn (string $file): string => (string) filemtime($file), glob(base_path('core/Knowledge/*.php')) ?: []),
         ));

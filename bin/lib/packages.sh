@@ -19,6 +19,7 @@ missing_debian_packages() { # [with the browser]
   has_php xml || missing+=" php8.2-xml"
   has_php curl || missing+=" php8.2-curl"
   has_php gd || missing+=" php8.2-gd"
+  has_php igbinary || missing+=" php8.2-igbinary"
   has_php zip || missing+=" php8.2-zip"
   [ -x /usr/sbin/php-fpm8.2 ] || missing+=" php8.2-fpm"
   [ -x /usr/sbin/nginx ] || missing+=" nginx-light"

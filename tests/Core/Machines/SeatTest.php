@@ -23,6 +23,7 @@ final class SeatTest extends TestCase
         yield 'three liners where a nozzle goes' => ['nozzle', 'liner', [], [], 3, ['takes a nozzle', 'one place, not 3']];
         yield 'declared instead of a nozzle' => ['nozzle', 'liner', ['nozzle'], [], 1, []];
         yield 'declared instead of something else' => ['nozzle', 'liner', ['heat-break'], [], 1, ['takes a nozzle']];
+        yield 'named as people say it' => ['heat-break', 'bed-spring', [], [], 1, ['is a bed spring; Heat break takes a heat break']];
         yield 'of its own family' => ['nozzle', 'nozzle', [], ['families' => ['tern-220', 'heron-cx']], 1, []];
         yield 'of other families' => ['nozzle', 'nozzle', [], ['families' => ['heron-cx']], 1, ['it fits']];
         yield 'declared instead, but of other families' => ['nozzle', 'liner', ['nozzle'], ['families' => ['heron-cx']], 1, ['it fits']];

@@ -75,7 +75,8 @@ final class ConditionTest extends TestCase
         self::assertSame($good, $good->loweredTo(Grade::Good, null));
         self::assertSame(Grade::Worn, $good->loweredTo(Grade::Worn, 'the frame was dropped')->grade);
         self::assertContains('the frame was dropped', $good->loweredTo(Grade::Worn, 'the frame was dropped')->because);
-        foreach ([[Grade::Fresh, 'it shines', 'grade'], [Grade::Used, ' ', 'gradeBecause']] as [$to, $why, $field]) {
+        self::assertSame(Grade::Used, $good->loweredTo(Grade::Used, ' rusty ')->grade, 'five letters are a reason');
+        foreach ([[Grade::Fresh, 'it shines', 'grade'], [Grade::Used, ' ', 'gradeBecause'], [Grade::Used, null, 'gradeBecause'], [Grade::Used, 'rust ', 'gradeBecause']] as [$to, $why, $field]) {
             try {
                 $good->loweredTo($to, $why);
                 self::fail('not refused');

@@ -46,7 +46,11 @@ final class RepairWarrantyTest extends TestCase
 
     public function test_what_cannot_be_is_refused_at_its_field(): void
     {
+        // the least and the most that are given
+        self::assertSame('2030-12-31', RepairWarranty::from('2026-01-01', 1825, 1, 10.0)?->until);
+        self::assertSame(20_010.0, RepairWarranty::from('2026-01-01', 1, 20_000, 10.0)?->untilHours);
         foreach ([
+            [1826, null, 'warrantyDays'],
             [-1, null, 'warrantyDays'],
             [2000, null, 'warrantyDays'],
             [30, 0, 'warrantyHours'],
