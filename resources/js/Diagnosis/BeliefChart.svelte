@@ -13,12 +13,12 @@
   const BOTTOM = 44;
   const NAME = 15;
   const styles = [
-    { stroke: '#0f5661', dash: '', width: 2.5 },
-    { stroke: '#8a5a00', dash: '6 3', width: 2 },
-    { stroke: '#5a6468', dash: '', width: 1.5 },
-    { stroke: '#a03a12', dash: '2 3', width: 2 },
-    { stroke: '#2f6437', dash: '8 3 2 3', width: 1.5 },
-    { stroke: '#747c80', dash: '1 3', width: 1.5 },
+    { stroke: 'var(--color-action)', dash: '', width: 2.5 },
+    { stroke: 'var(--color-waiting)', dash: '6 3', width: 2 },
+    { stroke: 'var(--color-quiet)', dash: '', width: 1.5 },
+    { stroke: 'var(--color-out)', dash: '2 3', width: 2 },
+    { stroke: 'var(--color-well)', dash: '8 3 2 3', width: 1.5 },
+    { stroke: 'var(--color-edge)', dash: '1 3', width: 1.5 },
   ] as const;
 
   const moves = $derived(diagnosis.moves);
@@ -83,9 +83,13 @@
   <h3 class="mt-4 text-[0.9375rem]">How belief moved</h3>
   <svg viewBox="0 0 {WIDTH} {HEIGHT}" class="mt-1 w-full" role="img" aria-label="How belief moved: {told}">
     {#each [0, 0.5, 1] as p (p)}
-      <line x1={LEFT} x2={WIDTH - RIGHT} y1={y(p)} y2={y(p)} stroke="#d5d0c3" />
-      <text x={LEFT - 5} y={y(p) + 4} text-anchor="end" class="font-mono text-[11px]" fill="#5a6468"
-        >{p * 100}</text
+      <line x1={LEFT} x2={WIDTH - RIGHT} y1={y(p)} y2={y(p)} stroke="var(--color-line)" />
+      <text
+        x={LEFT - 5}
+        y={y(p) + 4}
+        text-anchor="end"
+        class="font-mono text-[11px]"
+        fill="var(--color-quiet)">{p * 100}</text
       >
     {/each}
     {#each diagnosis.lines as line, i (line.fault)}
@@ -119,7 +123,12 @@
     {/each}
     {#each moves as move, i (i)}
       {#if i > 0}
-        <text x={x(i)} y={HEIGHT - BOTTOM + 15} text-anchor="middle" class="text-[11px]" fill="#0f5661"
+        <text
+          x={x(i)}
+          y={HEIGHT - BOTTOM + 15}
+          text-anchor="middle"
+          class="text-[11px]"
+          fill="var(--color-action)"
           ><title>{move.withdrawn ? 'withdrawn: ' : move.present ? '' : 'not: '}{move.name}</title>{mark(
             move,
           )}</text
@@ -132,7 +141,7 @@
         y={HEIGHT - BOTTOM + 29}
         text-anchor="middle"
         class="text-[11px]"
-        fill="#5a6468">{label.text}</text
+        fill="var(--color-quiet)">{label.text}</text
       >
     {/each}
   </svg>

@@ -81,7 +81,7 @@
             y1={label.y}
             x2={SIDE + label.spot.x}
             y2={label.spot.y}
-            stroke={on ? '#0f5661' : '#747c80'}
+            stroke={on ? 'var(--color-action)' : 'var(--color-edge)'}
             stroke-width={on ? 1.8 : 0.8}
             stroke-dasharray={on ? undefined : '2 2'}
           />
@@ -90,8 +90,8 @@
             cx={SIDE + label.spot.x}
             cy={label.spot.y}
             r={on ? 8 : 5}
-            fill={on ? '#0f5661' : '#fbfaf6'}
-            stroke="#0f5661"
+            fill={on ? 'var(--color-action)' : 'var(--color-sheet)'}
+            stroke="var(--color-action)"
             stroke-width="2"
             class="group-hover:fill-action"
           />
@@ -100,7 +100,7 @@
             y={label.y + 5}
             text-anchor={label.anchor}
             class={['text-[14px]', on && 'font-bold']}
-            fill="#1e2528">{nameOf(label.code)}</text
+            fill="var(--color-ink)">{nameOf(label.code)}</text
           >
         </g>
       {/each}

@@ -89,10 +89,10 @@
       {@const turn = turnOf(screw.name)}
       {#if turn}
         <g transform="translate({x(screw.x_mm)} {y(screw.y_mm)})">
-          <circle r="11" fill="#fbfaf6" stroke="#0f5661" stroke-width="2" />
+          <circle r="11" fill="var(--color-sheet)" stroke="var(--color-action)" stroke-width="2" />
           <path
             d={turn.direction === 'up' ? 'M0 5 V-5 M-4 -1 L0 -5 L4 -1' : 'M0 -5 V5 M-4 1 L0 5 L4 1'}
-            stroke="#0f5661"
+            stroke="var(--color-action)"
             stroke-width="2"
             fill="none"
           />
@@ -100,19 +100,19 @@
       {/if}
     {/each}
     {#each points as point, i (i)}
-      <circle cx={x(point.x_mm)} cy={y(point.y_mm)} r="2.5" fill="#1e2528" />
+      <circle cx={x(point.x_mm)} cy={y(point.y_mm)} r="2.5" fill="var(--color-ink)" />
       <text
         x={x(point.x_mm) + inwards(x(point.x_mm))}
         y={y(point.y_mm) + inwards(y(point.y_mm)) + 4}
         text-anchor="middle"
         class="font-mono text-[12px] font-semibold"
-        fill="#1e2528"
-        stroke="#fbfaf6"
+        fill="var(--color-ink)"
+        stroke="var(--color-sheet)"
         stroke-width="3"
         paint-order="stroke">{signed(point.z_mm)}</text
       >
     {/each}
-    <text x={SIZE / 2} y={SIZE - 4} text-anchor="middle" class="text-[12px]" fill="#5a6468"
+    <text x={SIZE / 2} y={SIZE - 4} text-anchor="middle" class="text-[12px]" fill="var(--color-quiet)"
       >front; orange is high, blue is low</text
     >
   </svg>

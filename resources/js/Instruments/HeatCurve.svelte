@@ -36,20 +36,31 @@
     y={y(target + 1)}
     width={WIDTH - LEFT - 8}
     height={Math.max(1, y(target - 1) - y(target + 1))}
-    fill="#e0ebdd"
+    fill="var(--color-well-wash)"
   />
-  <line x1={LEFT} x2={WIDTH - 8} y1={y(target)} y2={y(target)} stroke="#2f6437" stroke-dasharray="5 3" />
+  <line
+    x1={LEFT}
+    x2={WIDTH - 8}
+    y1={y(target)}
+    y2={y(target)}
+    stroke="var(--color-well)"
+    stroke-dasharray="5 3"
+  />
   {#if overshoot !== null && overshoot > 0.5}
     <line
       x1={LEFT}
       x2={WIDTH - 8}
       y1={y(target + overshoot)}
       y2={y(target + overshoot)}
-      stroke="#a03a12"
+      stroke="var(--color-out)"
       stroke-dasharray="2 3"
     />
-    <text x={WIDTH - 10} y={y(target + overshoot) - 4} text-anchor="end" class="text-[12px]" fill="#a03a12"
-      >overshoot {overshoot.toFixed(1)} °C</text
+    <text
+      x={WIDTH - 10}
+      y={y(target + overshoot) - 4}
+      text-anchor="end"
+      class="text-[12px]"
+      fill="var(--color-out)">overshoot {overshoot.toFixed(1)} °C</text
     >
   {/if}
   {#each [{ at: rise, word: 'up' }, { at: settle, word: 'settled' }] as mark (mark.word)}
@@ -59,31 +70,31 @@
         x2={x(began + mark.at)}
         y1="8"
         y2={HEIGHT - BOTTOM}
-        stroke="#747c80"
+        stroke="var(--color-edge)"
         stroke-dasharray="2 3"
       />
       <text
         x={x(began + mark.at) + 4}
         y={HEIGHT - BOTTOM - 6 - (mark.word === 'up' ? 14 : 0)}
         class="text-[12px]"
-        fill="#5a6468">{mark.word} {Math.round(mark.at)} s</text
+        fill="var(--color-quiet)">{mark.word} {Math.round(mark.at)} s</text
       >
     {/if}
   {/each}
-  <polyline points={line} fill="none" stroke="#0f5661" stroke-width="2" />
-  <line x1={LEFT} x2={WIDTH - 8} y1={HEIGHT - BOTTOM} y2={HEIGHT - BOTTOM} stroke="#747c80" />
+  <polyline points={line} fill="none" stroke="var(--color-action)" stroke-width="2" />
+  <line x1={LEFT} x2={WIDTH - 8} y1={HEIGHT - BOTTOM} y2={HEIGHT - BOTTOM} stroke="var(--color-edge)" />
   {#each [floor, target] as c (c)}<text
       x={LEFT - 5}
       y={y(c) + 4}
       text-anchor="end"
       class="font-mono text-[11px]"
-      fill="#5a6468">{Math.round(c)}</text
+      fill="var(--color-quiet)">{Math.round(c)}</text
     >{/each}
   {#each [t0, (t0 + t1) / 2, t1] as t, i (i)}<text
       x={x(t)}
       y={HEIGHT - 10}
       text-anchor={i === 0 ? 'start' : i === 1 ? 'middle' : 'end'}
       class="font-mono text-[11px]"
-      fill="#5a6468">{Math.round(t)} s</text
+      fill="var(--color-quiet)">{Math.round(t)} s</text
     >{/each}
 </svg>

@@ -17,11 +17,16 @@
   role="img"
   aria-label="The frame, leaning by {degrees.toFixed(2)}°, drawn {factor} times"
 >
-  <path d="M{x0} {y0} h{w} v{-h} h{-w} Z" fill="none" stroke="#d5d0c3" stroke-width="2" />
-  <path d="M{x0} {y0} h{w} l{lean} {-h} h{-w} Z" fill="none" stroke="#0f5661" stroke-width="3" />
-  <path d="M{x0} {y0} L{x0 + w + lean} {y0 - h}" stroke="#a03a12" stroke-dasharray="4 3" />
-  <path d="M{x0 + w} {y0} L{x0 + lean} {y0 - h}" stroke="#8a5a00" stroke-dasharray="4 3" />
-  <text x={x0 + w / 2 + lean / 2 + 14} y={y0 - h / 2 - 10} class="text-[12px]" fill="#a03a12">1</text>
-  <text x={x0 + w / 2 + lean / 2 - 22} y={y0 - h / 2 - 10} class="text-[12px]" fill="#8a5a00">2</text>
-  <text x="135" y="196" text-anchor="middle" class="text-[12px]" fill="#5a6468">lean drawn × {factor}</text>
+  <path d="M{x0} {y0} h{w} v{-h} h{-w} Z" fill="none" stroke="var(--color-line)" stroke-width="2" />
+  <path d="M{x0} {y0} h{w} l{lean} {-h} h{-w} Z" fill="none" stroke="var(--color-action)" stroke-width="3" />
+  <path d="M{x0} {y0} L{x0 + w + lean} {y0 - h}" stroke="var(--color-out)" stroke-dasharray="4 3" />
+  <path d="M{x0 + w} {y0} L{x0 + lean} {y0 - h}" stroke="var(--color-waiting)" stroke-dasharray="4 3" />
+  <text x={x0 + w / 2 + lean / 2 + 14} y={y0 - h / 2 - 10} class="text-[12px]" fill="var(--color-out)">1</text
+  >
+  <text x={x0 + w / 2 + lean / 2 - 22} y={y0 - h / 2 - 10} class="text-[12px]" fill="var(--color-waiting)"
+    >2</text
+  >
+  <text x="135" y="196" text-anchor="middle" class="text-[12px]" fill="var(--color-quiet)"
+    >lean drawn × {factor}</text
+  >
 </svg>

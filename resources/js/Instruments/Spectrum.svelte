@@ -21,8 +21,9 @@
   aria-label="Spectrum of the pluck, fundamental at {hz.toFixed(1)} Hz"
 >
   {#each [0, -20, -40, -60] as db (db)}
-    <line x1={LEFT} x2={WIDTH - 8} y1={y(db)} y2={y(db)} stroke="#d5d0c3" />
-    <text x={LEFT - 5} y={y(db) + 4} text-anchor="end" class="font-mono text-[11px]" fill="#5a6468">{db}</text
+    <line x1={LEFT} x2={WIDTH - 8} y1={y(db)} y2={y(db)} stroke="var(--color-line)" />
+    <text x={LEFT - 5} y={y(db) + 4} text-anchor="end" class="font-mono text-[11px]" fill="var(--color-quiet)"
+      >{db}</text
     >
   {/each}
   {#each overtones as f (f)}<line
@@ -30,22 +31,22 @@
       x2={x(f)}
       y1={y(0)}
       y2={y(FLOOR)}
-      stroke="#747c80"
+      stroke="var(--color-edge)"
       stroke-dasharray="2 3"
     />{/each}
-  <line x1={x(hz)} x2={x(hz)} y1="18" y2={y(FLOOR)} stroke="#a03a12" stroke-width="2" />
-  <text x={x(hz)} y="13" text-anchor="middle" class="text-[12px] font-bold" fill="#a03a12"
+  <line x1={x(hz)} x2={x(hz)} y1="18" y2={y(FLOOR)} stroke="var(--color-out)" stroke-width="2" />
+  <text x={x(hz)} y="13" text-anchor="middle" class="text-[12px] font-bold" fill="var(--color-out)"
     >{hz.toFixed(1)} Hz</text
   >
-  <polyline points={line} fill="none" stroke="#0f5661" stroke-width="1.6" />
+  <polyline points={line} fill="none" stroke="var(--color-action)" stroke-width="1.6" />
   {#each [20, 50, 100, 200, 500] as f (f)}<text
       x={x(f)}
       y={HEIGHT - 10}
       text-anchor="middle"
       class="font-mono text-[11px]"
-      fill="#5a6468">{f}</text
+      fill="var(--color-quiet)">{f}</text
     >{/each}
-  <text x={WIDTH - 8} y="13" text-anchor="end" class="text-[11px]" fill="#5a6468"
+  <text x={WIDTH - 8} y="13" text-anchor="end" class="text-[11px]" fill="var(--color-quiet)"
     >Hz; dB below the strongest</text
   >
 </svg>

@@ -31,12 +31,12 @@
   /** Worn: a square; soon: a diamond; well or not known: a circle. */
   const look = (worst: number | null): { fill: string; word: string } =>
     worst === null
-      ? { fill: '#fff', word: 'hours do not wear it, or are not known' }
+      ? { fill: 'var(--color-white)', word: 'hours do not wear it, or are not known' }
       : worst >= 1
-        ? { fill: '#a03a12', word: 'past its usual life' }
+        ? { fill: 'var(--color-out)', word: 'past its usual life' }
         : worst >= 0.75
-          ? { fill: '#8a5a00', word: 'nearly there' }
-          : { fill: '#2f6437', word: 'well within' };
+          ? { fill: 'var(--color-waiting)', word: 'nearly there' }
+          : { fill: 'var(--color-well)', word: 'well within' };
 </script>
 
 <svg
@@ -71,16 +71,24 @@
           cy={y}
           r="12.5"
           fill="none"
-          stroke="#0f5661"
+          stroke="var(--color-action)"
           stroke-width="2.5"
         />{/if}
       {#if mark.worst !== null && mark.worst >= 1}
-        <rect x={x - 7} y={y - 7} width="14" height="14" fill={state.fill} stroke="#fff" stroke-width="1.5" />
+        <rect
+          x={x - 7}
+          y={y - 7}
+          width="14"
+          height="14"
+          fill={state.fill}
+          stroke="var(--color-white)"
+          stroke-width="1.5"
+        />
       {:else if mark.worst !== null && mark.worst >= 0.75}
         <path
           d="M{x} {y - 9} L{x + 9} {y} L{x} {y + 9} L{x - 9} {y} Z"
           fill={state.fill}
-          stroke="#fff"
+          stroke="var(--color-white)"
           stroke-width="1.5"
         />
       {:else}
@@ -89,7 +97,7 @@
           cy={y}
           r="7"
           fill={state.fill}
-          stroke={mark.worst === null ? '#747c80' : '#fff'}
+          stroke={mark.worst === null ? 'var(--color-edge)' : 'var(--color-white)'}
           stroke-width="1.5"
         />
       {/if}

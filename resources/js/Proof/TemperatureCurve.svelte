@@ -25,8 +25,8 @@
   const bands = $derived.by(() => {
     const found: { from: number; to: number; target: number; colour: string }[] = [];
     for (const [i, colour] of [
-      [2, '#a03a12'],
-      [4, '#0f5661'],
+      [2, 'var(--color-out)'],
+      [4, 'var(--color-action)'],
     ] as const) {
       let open: (typeof found)[number] | null = null;
       for (const row of samples) {
@@ -55,8 +55,8 @@
     ).toFixed(0)} of {at(last, 4).toFixed(0)}"
   >
     {#each marks as c (c)}
-      <line x1={LEFT} x2={W - RIGHT} y1={y(c)} y2={y(c)} stroke="#d5d0c3" />
-      <text x={LEFT - 6} y={y(c) + 4} text-anchor="end" font-size="11" fill="#5a6468">{c}</text>
+      <line x1={LEFT} x2={W - RIGHT} y1={y(c)} y2={y(c)} stroke="var(--color-line)" />
+      <text x={LEFT - 6} y={y(c) + 4} text-anchor="end" font-size="11" fill="var(--color-quiet)">{c}</text>
     {/each}
     {#each bands as band (band.colour + band.from)}
       <rect
@@ -76,10 +76,14 @@
         stroke-dasharray="4 3"
       />
     {/each}
-    <polyline points={line(1)} fill="none" stroke="#a03a12" stroke-width="2" />
-    <polyline points={line(3)} fill="none" stroke="#0f5661" stroke-width="2" />
-    <text x={LEFT} y={H - 4} font-size="11" fill="#5a6468">band: ±{mayStray} °C allowed while it holds</text>
-    <text x={W - RIGHT} y={H - 4} text-anchor="end" font-size="11" fill="#5a6468">{shown(span)}</text>
+    <polyline points={line(1)} fill="none" stroke="var(--color-out)" stroke-width="2" />
+    <polyline points={line(3)} fill="none" stroke="var(--color-action)" stroke-width="2" />
+    <text x={LEFT} y={H - 4} font-size="11" fill="var(--color-quiet)"
+      >band: ±{mayStray} °C allowed while it holds</text
+    >
+    <text x={W - RIGHT} y={H - 4} text-anchor="end" font-size="11" fill="var(--color-quiet)"
+      >{shown(span)}</text
+    >
   </svg>
   <p class="text-sm">
     <span class="text-out">━ hot end</span> <span class="fig">{at(last, 1).toFixed(1)}</span>

@@ -39,7 +39,7 @@
 <div
   class={[
     'relative flex min-h-24 min-w-0 flex-col justify-between rounded-sm border p-2',
-    amiss ? 'border-out bg-out-wash' : back ? 'border-line bg-[#efede6] text-quiet' : 'border-edge bg-white',
+    amiss ? 'border-out bg-out-wash' : back ? 'border-line bg-ground text-quiet' : 'border-edge bg-white',
   ]}
 >
   <span class="fig absolute top-1 right-2 text-sm text-quiet">{number}</span>
@@ -53,39 +53,57 @@
       {@const long = Math.min(140, (one.length ?? 0) * MM)}
       {#if one.length !== null}
         {#if one.head === 'countersunk'}
-          <path d="M2 {y - 5} L9 {y - one.thick / 2} V{y + one.thick / 2} L2 {y + 5} Z" fill="#5a6468" />
-          <rect x="9" y={y - one.thick / 2} width={Math.max(1, long - 7)} height={one.thick} fill="#a9a08c" />
+          <path
+            d="M2 {y - 5} L9 {y - one.thick / 2} V{y + one.thick / 2} L2 {y + 5} Z"
+            fill="var(--color-quiet)"
+          />
+          <rect
+            x="9"
+            y={y - one.thick / 2}
+            width={Math.max(1, long - 7)}
+            height={one.thick}
+            fill="var(--color-shade)"
+          />
         {:else if one.head === 'grub'}
-          <rect x="2" y={y - one.thick / 2} width={long} height={one.thick} fill="#5a6468" />
+          <rect x="2" y={y - one.thick / 2} width={long} height={one.thick} fill="var(--color-quiet)" />
         {:else}
           <path
             d={one.head === 'button'
               ? `M9 ${y - 5} Q2 ${y - 4} 2 ${y} Q2 ${y + 4} 9 ${y + 5} Z`
               : `M2 ${y - 4.5} H9 V${y + 4.5} H2 Z`}
-            fill="#5a6468"
+            fill="var(--color-quiet)"
           />
-          <rect x="9" y={y - one.thick / 2} width={long} height={one.thick} fill="#a9a08c" />
+          <rect x="9" y={y - one.thick / 2} width={long} height={one.thick} fill="var(--color-shade)" />
         {/if}
       {:else if one.size.includes('spring')}
         <path
           d="M4 {y + 4} q4 -9 8 0 t8 0 t8 0 t8 0"
           fill="none"
-          stroke="#5a6468"
+          stroke="var(--color-quiet)"
           stroke-width="1.8"
           stroke-linecap="round"
         />
       {:else if one.size.includes('washer')}
-        <circle cx="8" cy={y} r="4.6" fill="none" stroke="#5a6468" stroke-width="2.2" />
+        <circle cx="8" cy={y} r="4.6" fill="none" stroke="var(--color-quiet)" stroke-width="2.2" />
       {:else if one.size.includes('nut')}
-        <path d="M3 {y} l3 -5 h6 l3 5 l-3 5 h-6 Z" fill="none" stroke="#5a6468" stroke-width="2" />
+        <path d="M3 {y} l3 -5 h6 l3 5 l-3 5 h-6 Z" fill="none" stroke="var(--color-quiet)" stroke-width="2" />
       {:else if one.size.startsWith('ST')}
         <path
           d="M2 {y - 4.5} H8 V{y - 2.5} L{8 + Number(one.size.split('×')[1] ?? 8) * MM} {y} L8 {y + 2.5} V{y +
             4.5} H2 Z"
-          fill="#5a6468"
+          fill="var(--color-quiet)"
         />
       {:else}
-        <rect x="3" y={y - 3} width="14" height="6" rx="3" fill="none" stroke="#5a6468" stroke-width="1.6" />
+        <rect
+          x="3"
+          y={y - 3}
+          width="14"
+          height="6"
+          rx="3"
+          fill="none"
+          stroke="var(--color-quiet)"
+          stroke-width="1.6"
+        />
       {/if}
     {/each}
   </svg>

@@ -74,7 +74,7 @@
         aria-current={open(place) ? 'page' : undefined}
         class={[
           'relative min-w-20 rounded-t-[3px] border border-b-0 border-line px-4 pt-2.5 pb-2 text-center font-semibold',
-          open(place) ? 'z-10 -mb-px bg-sheet pb-2.5' : 'bg-[#e5e1d6] text-quiet hover:bg-side',
+          open(place) ? 'z-10 -mb-px bg-sheet pb-2.5' : 'bg-drawer text-quiet hover:bg-side',
         ]}
       >
         <span

@@ -28,7 +28,7 @@
   aria-label="Taken week by week over {supply.history
     .length} weeks, {all} in all; {supply.free} free against a reorder point of {supply.reorderPoint}"
 >
-  {#if all === 0}<text x="0" y={H - 8} font-size="12" fill="#5a6468"
+  {#if all === 0}<text x="0" y={H - 8} font-size="12" fill="var(--color-quiet)"
       >None was taken in {supply.history.length} weeks.</text
     >{/if}
   {#each supply.history as taken, week (week)}
@@ -37,36 +37,36 @@
       width={Math.max(1, W / supply.history.length - 1.5)}
       y={H - (taken / most) * (H - 6)}
       height={(taken / most) * (H - 6)}
-      fill="#0f5661"
+      fill="var(--color-action)"
     />
   {/each}
-  <line x1="0" x2={W} y1={H} y2={H} stroke="#5a6468" />
-  <text x="0" y={H + 13} font-size="11" fill="#5a6468">{supply.history.length} weeks ago</text>
-  <text x={W} y={H + 13} text-anchor="end" font-size="11" fill="#5a6468"
+  <line x1="0" x2={W} y1={H} y2={H} stroke="var(--color-quiet)" />
+  <text x="0" y={H + 13} font-size="11" fill="var(--color-quiet)">{supply.history.length} weeks ago</text>
+  <text x={W} y={H + 13} text-anchor="end" font-size="11" fill="var(--color-quiet)"
     >this week{all > 0 ? `; most in a week ${most}` : ''}</text
   >
-  <rect x="0" y={H + 24} width={W} height="9" fill="#d5d0c3" />
+  <rect x="0" y={H + 24} width={W} height="9" fill="var(--color-line)" />
   <rect
     x="0"
     y={H + 24}
     width={at(supply.free)}
     height="9"
-    fill={supply.orderPacks > 0 ? '#a03a12' : '#2f6437'}
+    fill={supply.orderPacks > 0 ? 'var(--color-out)' : 'var(--color-well)'}
   />
   <line
     x1={at(supply.reorderPoint)}
     x2={at(supply.reorderPoint)}
     y1={H + 20}
     y2={H + 37}
-    stroke="#1e2528"
+    stroke="var(--color-ink)"
     stroke-width="2"
   />
-  <text x={W} y={H + 48} text-anchor="end" font-size="11" fill="#5a6468">{supply.free} free</text>
+  <text x={W} y={H + 48} text-anchor="end" font-size="11" fill="var(--color-quiet)">{supply.free} free</text>
   <text
     x={Math.min(W - 70, at(supply.reorderPoint))}
     y={H + 48}
     text-anchor={at(supply.reorderPoint) < 40 ? 'start' : 'middle'}
     font-size="11"
-    fill="#1e2528">order at {supply.reorderPoint}</text
+    fill="var(--color-ink)">order at {supply.reorderPoint}</text
   >
 </svg>

@@ -10,7 +10,7 @@
 <span aria-hidden="true" class="relative block h-4 w-full">
   <span class="absolute inset-x-0 top-1/2 h-px bg-line"></span>
   <span
-    class={['absolute top-[3px] h-2.5', danger && raised ? 'hatch' : raised ? 'bg-action' : 'bg-[#a8a698]']}
+    class={['absolute top-[3px] h-2.5', danger && raised ? 'hatch' : raised ? 'bg-action' : 'bg-steel-worn']}
     style="left: {left}%; width: {width}%"
   ></span>
   <span class="absolute top-0 h-4 w-[2px] bg-ink" style="left: calc({from * 100}% - 1px)"></span>
