@@ -30,7 +30,6 @@ const finding = most(await jobs('diagnosis'), (job) => job.findings.length);
 const fixing = [];
 for (const job of await jobs('repair')) fixing.push({ ...job, fix: await api(`/jobs/${job.id}/fix`) });
 const tray = most(fixing, (job) => job.fix.steps.length);
-const guided = most(fixing, (job) => job.fix.runs.length);
 const proving = most(
   await jobs('proof'),
   (job) => job.proofs.filter((proof) => proof.standing === 'passed').length,
@@ -41,13 +40,24 @@ for (const line of lines)
 const lists = (await api('/look-lists')).lists;
 const orders = await api('/orders');
 
-/** A value set in the form of an instrument as it starts, and read. */
+/** An instrument read with what its form starts with. */
 const read = async () => {
-  await page
-    .getByRole('button', { name: /^(Read|Work it out)/ })
-    .first()
-    .click();
+  await page.getByRole('button', { name: 'Work it out' }).click();
   await page.waitForLoadState('networkidle');
+};
+
+/** A hot end that comes up to 210 °C, goes a little over and holds. */
+const heatUp = ['time_s,actual_c,target_c,power'];
+for (let t = 0; t <= 420; t += 2) {
+  const gone = Math.max(0, t - 20);
+  const over = 2.4 * Math.exp(-(((gone - 150) / 40) ** 2));
+  const actual = 22 + 188 * (1 - Math.exp(-gone / 32)) + over + 0.15 * Math.sin(t);
+  heatUp.push(`${t},${actual.toFixed(2)},${t < 20 ? 0 : 210},${gone > 0 && actual < 208 ? 1 : 0.35}`);
+}
+const readLog = async () => {
+  const log = { name: 'heat-up.csv', mimeType: 'text/csv', buffer: Buffer.from(heatUp.join('\n')) };
+  await page.locator('input[type=file]').setInputFiles(log);
+  await read();
 };
 
 const pictures = {
@@ -56,18 +66,11 @@ const pictures = {
   'point-at-machine': [`/jobs/${finding.id}`, () => page.keyboard.press('p')],
   trials: [`/jobs/${most(trials, (one) => one.trials).job}/trials`],
   sisters: [`/look-lists/${lists[0]?.id}`],
-  'instrument-bed': ['/instruments/bed-level', read],
+  'instrument-bed': ['/instruments/bed-plane', read],
   'instrument-belt': ['/instruments/belt-tension', read],
-  'instrument-log': ['/instruments/thermal-log', read],
+  'instrument-log': ['/instruments/thermal-log', readLog],
   fix: [`/jobs/${tray.id}`],
-  guide: [
-    `/jobs/${guided.id}`,
-    () =>
-      page
-        .getByText(/step 1|^1\b/i)
-        .first()
-        .scrollIntoViewIfNeeded(),
-  ],
+  guide: ['/guides/save-from-blob'],
   papers: ['/families/tern-220/papers'],
   prove: [`/jobs/${proving.id}`],
   'condition-sheet': [await ownersPage(machines)],
