@@ -237,8 +237,8 @@
       </div>
     </div>
   {/if}
-  {#if work.refusal && work.refusal.errors.every((e) => !['off', 'fasteners', 'missing'].includes(e.field))}
-    <Problem message={work.refusal.message} />
+  {#if work.leftover('off', 'fasteners', 'missing')}
+    <Problem message={work.leftover('off', 'fasteners', 'missing') ?? ''} />
   {/if}
   <div class="flex flex-wrap items-center gap-2">
     <Button kind="main" type="submit" busy={work.busy}>Write it down</Button>

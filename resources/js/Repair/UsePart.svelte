@@ -9,6 +9,7 @@
   import { number } from '@/ui/format';
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
+  import Select from '@/ui/Select.svelte';
   import { Work } from '@/ui/work.svelte';
 
   /** Takes a part from its bin and fits it into a position. */
@@ -50,6 +51,8 @@
       .filter((p) => allTheSame || p.partClass === part?.class)
       .map((p) => ({ code: p.position, name: p.name })),
   );
+
+  const left = $derived(work.leftover('quantity', ...(part ? ['position', 'reason'] : [])));
 
   function pick(chosen: Part): void {
     part = chosen;
@@ -106,7 +109,15 @@
     <div class="w-32">
       <Field label="How many" bind:value={quantity} numeric focus error={work.error('quantity')} />
     </div>
-    {#if places.length > 0}
+    {#if allTheSame}
+      <Select
+        label="Where does it go"
+        bind:value={position}
+        none="no position"
+        choices={places}
+        error={work.error('position')}
+      />
+    {:else if places.length > 0}
       <Press
         label="Where does it go"
         bind:value={position}
@@ -135,7 +146,7 @@
       <Check bind:checked={upgrade}>an upgrade: not what the maker put there</Check>
     {/if}
     <Check bind:checked={allTheSame}>it does not belong there and goes there all the same, on purpose</Check>
-    {#if work.refusal}<Problem message={work.refusal.message} />{/if}
+    {#if left}<Problem message={left} />{/if}
     <div class="flex gap-2">
       <Button kind="main" type="submit" busy={work.busy}>Take from bin</Button>
       <Button onclick={() => (part = null)}>Another part</Button>

@@ -41,6 +41,16 @@ export class Work {
     }
   }
 
+  /** What was refused that none of these fields shows under itself; nothing when they show it all. */
+  leftover(...fields: string[]): string | undefined {
+    const shown = (field: string): boolean =>
+      fields.some((own) => field === own || field.startsWith(`${own}.`));
+    return this.refusal &&
+      !(this.refusal.errors.length > 0 && this.refusal.errors.every((one) => shown(one.field)))
+      ? this.refusal.message
+      : undefined;
+  }
+
   /** The refusal of a field, for under it. */
   error(field: string): string | undefined {
     return this.refusal?.for(field);
