@@ -57,11 +57,14 @@ final readonly class PlannedUse
      */
     private function parts(array $needs): array
     {
-        $planned = $fits = [];
+        $planned = $wanted = [];
+        foreach ($needs as [$family, , $open]) {
+            $wanted[$family] = array_values(array_unique([...($wanted[$family] ?? []), ...array_keys($open)]));
+        }
+        $best = PartChoice::best($wanted, $this->knowledge);
         foreach ($needs as [$family, $tag, $open]) {
             foreach ($open as $class => $count) {
-                $fits["{$family} {$class}"] ??= PartChoice::best($this->knowledge->family($family), $class)->id ?? 0;
-                $part = $fits["{$family} {$class}"];
+                $part = $best[$family][$class]->id ?? 0;
                 if ($part > 0) {
                     $planned[$part] = [
                         'count' => ($planned[$part]['count'] ?? 0) + $count,

@@ -7,14 +7,13 @@ namespace App\Stock\Parts;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Family;
+use OddBench\Knowledge\Knowledge;
 use OddBench\Machines\Fit;
 use OddBench\Stock\SpareGrade;
 
 /** Which part of a class a family gets: one that fits and can be trusted, the one it got most often first. */
 final readonly class PartChoice
 {
-    private const LOOKED_AT = 8;
-
     /**
      * @param  Collection<int, Part>  $parts
      * @return Collection<int, Part> those that fit and may be counted on
@@ -40,25 +39,50 @@ final readonly class PartChoice
         );
     }
 
-    /** The part of a class a family is given: of those that fit the one it got most often, else the one there is most of. */
-    public static function best(Family $family, string $class): ?Part
+    /**
+     * The part of a class a family is given: of those that fit the one it got most often, else the one there is most of. For
+     * many at once, in three questions at most.
+     *
+     * @param  array<string, list<string>>  $wanted  family => classes
+     * @return array<string, array<string, Part>> family => class => part, where there is one
+     */
+    public static function best(array $wanted, Knowledge $knowledge): array
     {
-        $often = DB::table('part_uses')->where(['family' => $family->code, 'class' => $class])
+        $classes = array_values(array_unique(array_merge([], ...array_values($wanted))));
+        $often = DB::table('part_uses')->whereIn('family', array_keys($wanted))
+            ->whereIn('class', $classes)
             ->orderByDesc('times')
             ->orderBy('part_id')
-            ->limit(self::LOOKED_AT)
-            ->pluck('times', 'part_id')
-            ->all();
-        $used = Part::query()->whereIn('id', array_keys($often))
+            ->get(['family', 'class', 'part_id']);
+        $used = Part::query()->whereIn('id', $often->pluck('part_id')->unique())->whereNull('counts_with_id')->get();
+        $best = $missing = [];
+        foreach ($wanted as $family => $its) {
+            foreach ($its as $class) {
+                $rank = array_flip($often->where('family', $family)->where('class', $class)->pluck('part_id')->map(static fn (mixed $id): int => (int) $id)->all());
+                $theirs = $used->whereIn('id', array_keys($rank))->sortBy(static fn (Part $p): int => $rank[$p->id]);
+                $first = self::fitting($theirs, $knowledge->family($family))->first();
+                if ($first === null) {
+                    $missing[$class][] = $family;
+                } else {
+                    $best[$family][$class] = $first;
+                }
+            }
+        }
+        $others = $missing === [] ? new Collection : Part::query()->whereIn('class', array_keys($missing))
             ->whereNull('counts_with_id')
-            ->get()
-            ->sortByDesc(static fn (Part $p): mixed => $often[$p->id] ?? 0);
+            ->orderByDesc('on_hand')
+            ->orderBy('id')
+            ->get();
+        foreach ($missing as $class => $families) {
+            foreach ($families as $family) {
+                $first = self::fitting($others->where('class', $class), $knowledge->family($family))->first();
+                if ($first !== null) {
+                    $best[$family][$class] = $first;
+                }
+            }
+        }
 
-        return self::fitting($used, $family)->first()
-            ?? self::fitting(
-                Part::query()->where('class', $class)->whereNull('counts_with_id')->orderByDesc('on_hand')->orderBy('id')->get(),
-                $family,
-            )->first();
+        return $best;
     }
 
     /** A family got this part once more, or once less when it was put back. */
