@@ -32,6 +32,10 @@ final class Trial
         )));
         $this->process = proc_open(
             [
+                // ended even when whoever started it is killed
+                'timeout',
+                '--kill-after=1',
+                (string) (int) ceil($mostSeconds),
                 'php',
                 "{$root}/vendor/bin/phpunit",
                 '--bootstrap',
@@ -46,7 +50,8 @@ final class Trial
             [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes, $root,
             ['MUTANT_CLASS' => ($namespace[1] ?? '').'\\'.basename($mutant->file, '.php'), 'MUTANT_FILE' => $this->file] + getenv(),
         ) ?: throw new \RuntimeException('PHP cannot be started');
-        $this->until = microtime(true) + $mostSeconds;
+        // later than that, so that it is not orphaned here
+        $this->until = microtime(true) + $mostSeconds + 5;
     }
 
     /** Whether some test failed, or took far too long; null while they run. */
