@@ -146,13 +146,10 @@ final readonly class BenchQuery
 
     private function minutesDone(): int
     {
-        $seconds = WorkSpell::query()->where('began_at', '>=', $this->day->began())->toBase()
-            ->selectRaw(
-                'sum(extract(epoch from coalesce(ended_at, least(?::timestamptz, last_seen_at + interval \'30 minutes\')) - began_at)) AS seconds',
-                [now()->toIso8601String()],
-            )->value('seconds');
+        [$minutes, $bound] = WorkSpell::minutes();
+        $done = WorkSpell::query()->where('began_at', '>=', $this->day->began())->toBase()->selectRaw("{$minutes} AS minutes", $bound)->value('minutes');
 
-        return (int) round((float) $seconds / 60);
+        return (int) round(is_numeric($done) ? (float) $done : 0.0);
     }
 
     /** @return list<TaggedView> */

@@ -9,9 +9,6 @@ use App\Shop\Person;
 /** Whose hands are on which job, and for how long. A person’s hands are on one job at a time. */
 final class Hands
 {
-    /** Nobody was seen for this long: the hands had left by then. */
-    private const FORGOTTEN_MINUTES = 30;
-
     public function on(Job $job, Person $person): void
     {
         $still = WorkSpell::query()->where([
@@ -19,7 +16,7 @@ final class Hands
             'job_id' => $job->id,
             'station' => $job->station->value,
         ])->whereNull('ended_at')
-            ->where('last_seen_at', '>=', now()->subMinutes(self::FORGOTTEN_MINUTES))->update(['last_seen_at' => now()]);
+            ->where('last_seen_at', '>=', now()->subMinutes(WorkSpell::FORGOTTEN_MINUTES))->update(['last_seen_at' => now()]);
         if ($still > 0) {
             return;
         }
@@ -54,11 +51,11 @@ final class Hands
 
     private function end(WorkSpell $spell): void
     {
-        $spell->update(['ended_at' => $this->forgotten($spell) ? $spell->last_seen_at->addMinutes(self::FORGOTTEN_MINUTES) : now()]);
+        $spell->update(['ended_at' => $this->forgotten($spell) ? $spell->last_seen_at->addMinutes(WorkSpell::FORGOTTEN_MINUTES) : now()]);
     }
 
     private function forgotten(WorkSpell $spell): bool
     {
-        return $spell->last_seen_at->lt(now()->subMinutes(self::FORGOTTEN_MINUTES));
+        return $spell->last_seen_at->lt(now()->subMinutes(WorkSpell::FORGOTTEN_MINUTES));
     }
 }

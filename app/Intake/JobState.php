@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use Illuminate\Support\Collection;
-use OddBench\Intake\Station;
 
 /**
  * A job as it stands at one moment: each room’s part of it is read once, on first use, for all the jobs that were
@@ -85,10 +84,5 @@ final class JobState
         $made = $this->once[$what];
 
         return $made;
-    }
-
-    public function standsAt(Station $station): bool
-    {
-        return $this->job->station === $station;
     }
 }

@@ -23,11 +23,30 @@ use Illuminate\Support\Carbon;
  */
 final class WorkSpell extends Model
 {
+    /** Nobody was seen for this long: the hands had left by then. */
+    public const FORGOTTEN_MINUTES = 30;
+
     public $timestamps = false;
 
     protected $guarded = [];
 
     protected $casts = ['began_at' => 'datetime', 'last_seen_at' => 'datetime', 'ended_at' => 'datetime'];
+
+    /**
+     * The minutes of some spells together, a forgotten one counted up to when its hands had left.
+     *
+     * @return array{string, list<string>} an SQL expression, and what is bound to it
+     */
+    public static function minutes(): array
+    {
+        return [
+            sprintf(
+                "sum(extract(epoch from coalesce(ended_at, least(?::timestamptz, last_seen_at + interval '%d minutes')) - began_at)) / 60",
+                self::FORGOTTEN_MINUTES,
+            ),
+            [now()->toIso8601String()],
+        ];
+    }
 
     /** @return BelongsTo<Person, $this> */
     public function person(): BelongsTo

@@ -19,6 +19,7 @@ use App\Intake\JobView;
 use App\Intake\ShowJob;
 use App\Intake\StationView;
 use App\Intake\WalkQuery;
+use App\Intake\WorkSpell;
 use App\Machines\Warranty;
 use App\Machines\WarrantyView;
 use App\Passport\MachineSummary;
@@ -147,12 +148,8 @@ final readonly class ReadJob implements ShowJob
     private function stations(JobState $state): array
     {
         $job = $state->job;
-        $minutes = $job->spells()->toBase()
-            ->selectRaw(
-                'station, sum(extract(epoch from coalesce(ended_at, least(?::timestamptz, last_seen_at + interval \'30 minutes\')) - began_at)) / 60 as minutes',
-                [now()->toIso8601String()],
-            )
-            ->groupBy('station')->pluck('minutes', 'station');
+        [$sum, $bound] = WorkSpell::minutes();
+        $minutes = $job->spells()->toBase()->selectRaw("station, {$sum} AS minutes", $bound)->groupBy('station')->pluck('minutes', 'station');
         $walk = $this->walk->of($state);
 
         return array_map(

@@ -30,7 +30,7 @@ final readonly class GateQuery
                 WorkOnJob::of($state)->unmended($state),
             ),
             safetyAnswered: $walk->safetyAnswered,
-            atSendOut: $state->standsAt(Station::Release),
+            atSendOut: $state->job->station === Station::Release,
         );
     }
 }
