@@ -147,7 +147,10 @@ final readonly class BenchQuery
     private function minutesDone(): int
     {
         [$minutes, $bound] = WorkSpell::minutes();
-        $done = WorkSpell::query()->where('began_at', '>=', $this->day->began())->toBase()->selectRaw("{$minutes} AS minutes", $bound)->value('minutes');
+        $done = WorkSpell::query()->where('began_at', '>=', $this->day->began())
+            ->toBase()
+            ->selectRaw("{$minutes} AS minutes", $bound)
+            ->value('minutes');
 
         return (int) round(is_numeric($done) ? (float) $done : 0.0);
     }

@@ -76,7 +76,6 @@ final readonly class ReadJob implements ShowJob
         $stock = StockOfJob::of($state);
         $stock->movements->loadMissing(['person', 'undoneBy', 'bad', 'machine', 'job.machine']);
         $safety = SafetyOfJob::of($state);
-        $safety->redTag?->loadMissing(['putOnBy', 'offAskedBy', 'supervisedTest.signedBy']);
         $release = Release::query()->where('job_id', $id)->first();
         $job->load('spell.person');
 
@@ -149,7 +148,11 @@ final readonly class ReadJob implements ShowJob
     {
         $job = $state->job;
         [$sum, $bound] = WorkSpell::minutes();
-        $minutes = $job->spells()->toBase()->selectRaw("station, {$sum} AS minutes", $bound)->groupBy('station')->pluck('minutes', 'station');
+        $minutes = $job->spells()
+            ->toBase()
+            ->selectRaw("station, {$sum} AS minutes", $bound)
+            ->groupBy('station')
+            ->pluck('minutes', 'station');
         $walk = $this->walk->of($state);
 
         return array_map(

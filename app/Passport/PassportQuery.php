@@ -38,7 +38,7 @@ final readonly class PassportQuery
     public function of(Machine $machine, ?int $olderThan = null): PassportView
     {
         $machine->loadMissing('owner');
-        $tag = RedTag::wornBy($machine->id)?->loadMissing(['putOnBy', 'offAskedBy', 'supervisedTest.signedBy']);
+        $tag = RedTag::wornBy($machine->id);
         $events = JobEvent::query()
             ->with('person')
             ->where('machine_id', $machine->id)

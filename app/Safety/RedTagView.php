@@ -26,9 +26,9 @@ final readonly class RedTagView extends View
     ) {
     }
 
-    /** The relations putOnBy, offAskedBy and supervisedTest.signedBy must be loaded. */
     public static function of(RedTag $tag): self
     {
+        $tag->loadMissing(['putOnBy', 'offAskedBy', 'supervisedTest.signedBy']);
         $test = $tag->supervisedTest;
 
         return new self(

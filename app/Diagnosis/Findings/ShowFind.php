@@ -22,7 +22,7 @@ final readonly class ShowFind
     public function of(int $job, bool $swapFirst): FindView
     {
         $state = $this->states->of($job);
-        $tag = SafetyOfJob::of($state)->redTag?->loadMissing(['putOnBy', 'offAskedBy', 'supervisedTest.signedBy']);
+        $tag = SafetyOfJob::of($state)->redTag;
         $findings = FoundInJob::of($state)->findings()->loadMissing('person');
         try {
             $diagnosis = $this->show->of($state, $swapFirst);

@@ -58,7 +58,13 @@ final readonly class PartChoice
         $best = $missing = [];
         foreach ($wanted as $family => $its) {
             foreach ($its as $class) {
-                $rank = array_flip($often->where('family', $family)->where('class', $class)->pluck('part_id')->map(static fn (mixed $id): int => (int) $id)->all());
+                $rank = array_flip(
+                    $often->where('family', $family)
+                        ->where('class', $class)
+                        ->pluck('part_id')
+                        ->map(static fn (mixed $id): int => (int) $id)
+                        ->all(),
+                );
                 $theirs = $used->whereIn('id', array_keys($rank))->sortBy(static fn (Part $p): int => $rank[$p->id]);
                 $first = self::fitting($theirs, $knowledge->family($family))->first();
                 if ($first === null) {
