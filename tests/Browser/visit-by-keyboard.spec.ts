@@ -67,6 +67,7 @@ test('the whole visit with the keyboard alone', async ({ page }) => {
   await station(page, 'Find');
 
   // f, letters, enter: findings; then the check’s answer by one key
+  await expect(page.getByRole('combobox', { name: /What it does/ })).toBeVisible();
   for (const letters of ['belt loo', 'belt ten']) {
     if (letters === 'belt loo') await page.keyboard.press('f');
     await expect(page.getByRole('combobox', { name: /What it does/ })).toBeFocused();

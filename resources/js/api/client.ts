@@ -51,6 +51,15 @@ const why = async (response: Response): Promise<string> => {
  */
 async function stubbornly(request: Request): Promise<Response> {
   if (request.method === 'GET') return fetch(request);
+  connection.writing++;
+  try {
+    return await untilAnswered(request);
+  } finally {
+    connection.writing--;
+  }
+}
+
+async function untilAnswered(request: Request): Promise<Response> {
   const headers = new Headers(request.headers);
   headers.set('Idempotency-Key', uuid());
   headers.set('X-XSRF-TOKEN', token());

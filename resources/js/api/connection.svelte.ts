@@ -3,6 +3,9 @@ class Connection {
   lost = $state(false);
   why = $state('No connection.');
 
+  /** Writes that are on their way or wait for the server: they live in this page only. */
+  writing = 0;
+
   lose(why = 'No connection.'): void {
     this.lost = true;
     this.why = why;
