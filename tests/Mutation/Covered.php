@@ -14,8 +14,9 @@ final readonly class Covered
     /**
      * @param  array<string, array<int, list<string>>>  $lines  file => line => tests, as Class::method
      * @param  array<string, float>  $seconds  test => how long it takes
+     * @param  array<string, int>  $reach  test => how many lines it runs
      */
-    private function __construct(private array $lines, private array $seconds)
+    private function __construct(private array $lines, private array $seconds, private array $reach)
     {
     }
 
@@ -25,13 +26,14 @@ final readonly class Covered
         if (! $of instanceof CodeCoverage) {
             throw new RuntimeException("{$coverage} is no coverage of PHPUnit");
         }
-        $lines = [];
-        foreach ($of->getData()->lineCoverage() as $file => $its) {
-            foreach ($its as $line => $tests) {
-                $lines[substr(
-                    (string) $file,
-                    strlen($root) + 1,
-                )][(int) $line] = array_values(array_unique(array_map(self::method(...), $tests ?? [])));
+        $lines = $reach = [];
+        foreach ($of->getData()->lineCoverage() as $file => $run) {
+            foreach ($run as $line => $tests) {
+                $its = array_values(array_unique(array_map(self::method(...), $tests ?? [])));
+                $lines[substr((string) $file, strlen($root) + 1)][(int) $line] = $its;
+                foreach ($its as $test) {
+                    $reach[$test] = ($reach[$test] ?? 0) + 1;
+                }
             }
         }
         $seconds = [];
@@ -41,16 +43,27 @@ final readonly class Covered
             $seconds[$test] = ($seconds[$test] ?? 0.0) + (float) $case['time'];
         }
 
-        return new self($lines, $seconds);
+        return new self($lines, $seconds, $reach);
     }
 
-    /** @return list<string> the tests that run a line, the quickest first */
-    public function tests(string $file, int $line): array
+    /**
+     * The tests that run a line and stay within so many seconds together, those first that are about it: they run little else.
+     *
+     * @return list<string>
+     */
+    public function tests(string $file, int $line, float $mostSeconds): array
     {
-        $tests = $this->lines[$file][$line] ?? [];
-        usort($tests, fn (string $a, string $b): int => ($this->seconds[$a] ?? 0) <=> ($this->seconds[$b] ?? 0));
+        // a constant and a default stand on lines that are never run: whatever runs the file reads them
+        $tests = $this->lines[$file][$line] ?? array_values(array_unique(array_merge(...array_values($this->lines[$file] ?? []))));
+        usort($tests, fn (string $a, string $b): int => ($this->reach[$a] ?? 0) <=> ($this->reach[$b] ?? 0));
+        $taken = [];
+        foreach ($tests as $test) {
+            if ($taken === [] || ($mostSeconds -= $this->seconds([$test])) > 0) {
+                $taken[] = $test;
+            }
+        }
 
-        return $tests;
+        return $taken;
     }
 
     /** @param  list<string>  $tests */

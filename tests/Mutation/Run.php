@@ -10,8 +10,8 @@ use Random\Randomizer;
 /** Makes the changes one by one, runs the tests that run the changed line, and says which changes nobody noticed. */
 final class Run
 {
-    /** No change is tried with more tests than this; the quickest are taken. */
-    private const MOST_TESTS = 40;
+    /** No change is tried with tests that take longer than this together. */
+    private const MOST_SECONDS = 12.0;
 
     public function __construct(
         private readonly string $root,
@@ -42,7 +42,7 @@ final class Run
         while ($mutants !== [] || $running !== []) {
             while ($mutants !== [] && count($running) < $this->atOnce) {
                 $mutant = array_shift($mutants);
-                $tests = array_slice($this->covered->tests($mutant->file, $mutant->line), 0, self::MOST_TESTS);
+                $tests = $this->covered->tests($mutant->file, $mutant->line, self::MOST_SECONDS);
                 if ($tests === []) {
                     $uncovered[] = $mutant;
 
