@@ -32,16 +32,10 @@ final readonly class PrintController
     {
         $found = Job::query()->with('machine')->findOrFail($job);
         $plan = StageProofs::plan([], $this->knowledge->family($found->machine->family), null);
-        $slab = (new FlexSlab)->compute([
-            'bed_x_mm' => $plan->bed->xMm,
-            'bed_y_mm' => $plan->bed->yMm,
-            'origin' => $plan->bed->middle ? 'middle' : 'corner',
-            'axis' => 'y',
-            'nozzle_c' => $plan->hotendC,
-            'bed_c' => $plan->bedC,
-        ]);
+        $bed = ['x' => $plan->bed->xMm, 'y' => $plan->bed->yMm];
+        $slab = (new FlexSlab)->gcode($bed, $plan->bed->middle, 'y', $plan->hotendC, $plan->bedC);
 
-        return $this->file("{$found->machine->tag}-loom-slab", is_string($slab['gcode'] ?? null) ? $slab['gcode'] : '');
+        return $this->file("{$found->machine->tag}-loom-slab", $slab);
     }
 
     private function file(string $name, string $gcode): Response

@@ -129,13 +129,13 @@ final readonly class Trials implements Computation
         }
         $settings = [];
         foreach ($given as $name => $value) {
-            $settings[$name] = $this->value($value, "{$path}.{$name}");
+            $settings[$name] = self::value($value, "{$path}.{$name}");
         }
 
         return $settings;
     }
 
-    private function value(mixed $value, string $field): float|string
+    private static function value(mixed $value, string $field): float|string
     {
         if (is_int($value) || (is_float($value) && is_finite($value))) {
             return (float) $value;
@@ -160,13 +160,27 @@ final readonly class Trials implements Computation
         if (! $fields->has('plan')) {
             return null;
         }
+
+        return self::prints($fields->map('plan'));
+    }
+
+    /**
+     * The prints that try each setting at both of its values, with every other one.
+     *
+     * @param  array<string, mixed>  $plan  setting => two values, numbers or words; one to four of them
+     * @return list<array<string, float|string>> the settings of each print
+     *
+     * @throws InputError at plan.SETTING
+     */
+    public static function prints(array $plan): array
+    {
         $levels = [];
-        foreach ($fields->map('plan') as $setting => $pair) {
+        foreach ($plan as $setting => $pair) {
             if (! is_array($pair) || ! array_is_list($pair) || count($pair) !== 2) {
                 throw InputError::at("plan.{$setting}", "plan.{$setting} must be two values, a low and a high one.");
             }
-            $low = $this->value($pair[0], "plan.{$setting}.0");
-            $high = $this->value($pair[1], "plan.{$setting}.1");
+            $low = self::value($pair[0], "plan.{$setting}.0");
+            $high = self::value($pair[1], "plan.{$setting}.1");
             if ($low === $high) {
                 throw InputError::at("plan.{$setting}", "plan.{$setting} holds the same value twice.");
             }

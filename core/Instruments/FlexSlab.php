@@ -23,6 +23,13 @@ final readonly class FlexSlab implements Computation
 
     private const TRAVEL_MM_S = 120;
 
+    /** So much of the axis it takes, where nothing else is said. */
+    private const SHARE = 0.9;
+
+    private const WIDTH_MM = 20.0;
+
+    private const FEED_MM_S = 60.0;
+
     public function name(): string
     {
         return 'flex-slab';
@@ -35,17 +42,14 @@ final readonly class FlexSlab implements Computation
             'x' => $fields->number('bed_x_mm', ...Quantity::SlabBed->bounds()),
             'y' => $fields->number('bed_y_mm', ...Quantity::SlabBed->bounds()),
         ];
-        $axis = $fields->choice('axis', ['x', 'y']);
-        $share = $fields->numberOrNull('share', ...Quantity::SlabShare->bounds()) ?? 0.9;
+        $axis = $fields->choice('axis', ['x', 'y']) === 'x' ? 'x' : 'y';
+        $share = $fields->numberOrNull('share', ...Quantity::SlabShare->bounds()) ?? self::SHARE;
         $length = $fields->numberOrNull('length_mm', ...Quantity::SlabLength->bounds()) ?? $share * $bed[$axis];
-        $width = $fields->numberOrNull('width_mm', ...Quantity::SlabWidth->bounds()) ?? 20.0;
-        $layers = $fields->has('layers_mm') ? $fields->numbers('layers_mm', ...Quantity::SlabLayer->bounds()) : [
-            self::THICKNESS_MM / 2,
-            self::THICKNESS_MM / 2,
-        ];
+        $width = $fields->numberOrNull('width_mm', ...Quantity::SlabWidth->bounds()) ?? self::WIDTH_MM;
+        $layers = $fields->has('layers_mm') ? $fields->numbers('layers_mm', ...Quantity::SlabLayer->bounds()) : null;
         $nozzle = $fields->numberOrNull('nozzle_c', ...Quantity::SlabNozzleCelsius->bounds()) ?? 210.0;
         $heat = $fields->numberOrNull('bed_c', ...Quantity::SlabBedCelsius->bounds()) ?? 60.0;
-        $feed = $fields->numberOrNull('feed_mm_s', ...Quantity::SlabFeed->bounds()) ?? 60.0;
+        $feed = $fields->numberOrNull('feed_mm_s', ...Quantity::SlabFeed->bounds()) ?? self::FEED_MM_S;
         $middle = $fields->choice('origin', ['corner', 'middle'], 'corner') === 'middle';
         $fields->done();
         $other = $axis === 'x' ? 'y' : 'x';
@@ -55,19 +59,9 @@ final readonly class FlexSlab implements Computation
         if ($width > $bed[$other]) {
             throw InputError::at('width_mm', "width_mm is wider than the bed along {$other}.");
         }
-        // a delta counts from the middle of its bed
-        $from = ($middle ? 0.0 : $bed[$axis] / 2) - $length / 2;
-        $beside = ($middle ? 0.0 : $bed[$other] / 2) - $width / 2;
 
         return [
-            'gcode' => implode(
-                "\n",
-                [
-                    ...$this->head($nozzle, $heat),
-                    ...$this->layers($layers, $axis, $from, $length, $beside, $width, $feed),
-                    ...$this->foot(),
-                ],
-            )."\n",
+            'gcode' => $this->gcode($bed, $middle, $axis, $nozzle, $heat, $length, $width, $layers, $feed),
             'axis_share' => $length / $bed[$axis],
             'length_mm' => $length,
             'because' => sprintf(
@@ -76,6 +70,40 @@ final readonly class FlexSlab implements Computation
                 Said::percent($length / $bed[$axis]),
             ),
         ];
+    }
+
+    /**
+     * The slab as a program for the printer.
+     *
+     * @param  array{x: float, y: float}  $bedMm
+     * @param  bool  $middle  X and Y count from the middle of the bed
+     * @param  'x'|'y'  $axis  along which it lies
+     * @param  float|null  $lengthMm  up to the bed along that axis; most of it when null
+     * @param  float  $widthMm  up to the bed across
+     * @param  non-empty-list<float>|null  $layersMm  the height of each
+     */
+    public function gcode(
+        array $bedMm,
+        bool $middle,
+        string $axis,
+        float $nozzleC,
+        float $bedC,
+        ?float $lengthMm = null,
+        float $widthMm = self::WIDTH_MM,
+        ?array $layersMm = null,
+        float $feedMmS = self::FEED_MM_S,
+    ): string {
+        $lengthMm ??= self::SHARE * $bedMm[$axis];
+        // a delta counts from the middle of its bed
+        $from = ($middle ? 0.0 : $bedMm[$axis] / 2) - $lengthMm / 2;
+        $beside = ($middle ? 0.0 : $bedMm[$axis === 'x' ? 'y' : 'x'] / 2) - $widthMm / 2;
+        $layersMm ??= [self::THICKNESS_MM / 2, self::THICKNESS_MM / 2];
+
+        return implode("\n", [
+            ...$this->head($nozzleC, $bedC),
+            ...$this->layers($layersMm, $axis, $from, $lengthMm, $beside, $widthMm, $feedMmS),
+            ...$this->foot(),
+        ])."\n";
     }
 
     /** @return list<string> */

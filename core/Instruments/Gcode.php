@@ -57,6 +57,51 @@ final readonly class Gcode implements Computation
             $fields->numberOrNull('junction_deviation_mm', ...Quantity::JunctionDeviation->bounds()) ?? self::JUNCTION_DEVIATION,
         );
         $fields->done();
+        $line = $this->through($file, $reader);
+        $extents = $reader->trace->printed === [] ? $reader->trace->moved : $reader->trace->printed;
+
+        return [
+            'lines' => $line,
+            'extents' => JsonObject::map(self::named($extents)),
+            'travel_extents' => JsonObject::map(self::named($reader->trace->moved)),
+            'filament_mm' => $reader->trace->filament,
+            'layers' => $reader->trace->layers(),
+            'temperatures' => $reader->trace->temperatures,
+            'estimated_s' => $reader->motion->seconds(),
+            'axis_share' => JsonObject::map($this->shares($extents, $bed)),
+            'problems' => $reader->problems->told,
+            'problem_counts' => JsonObject::map($reader->problems->counts),
+            'verdict' => $reader->problems->told === [] ? 'ok' : 'out',
+            'because' => $reader->problems->told === [] ? 'Nothing is wrong with it.' : sprintf(
+                'Line %d: %s',
+                $reader->problems->told[0]['line'],
+                $reader->problems->told[0]['message'],
+            ),
+        ];
+    }
+
+    /**
+     * What a file takes of filament and time, on a usual machine.
+     *
+     * @throws InputError when it is no G-code, or damaged
+     */
+    public function need(Contents $file): GcodeNeed
+    {
+        $reader = new GcodeReader(['X' => null, 'Y' => null, 'Z' => null], false, self::ACCELERATION, self::JUNCTION_DEVIATION);
+        $this->through($file, $reader);
+
+        return new GcodeNeed($reader->trace->filament, $reader->motion->seconds());
+    }
+
+    /**
+     * Reads all of it.
+     *
+     * @return int its lines
+     *
+     * @throws InputError when it is no G-code, or damaged
+     */
+    private function through(Contents $file, GcodeReader $reader): int
+    {
         $line = 0;
         $text = '';
         foreach ($file->lines(self::LONGEST_LINE) as $line => $text) {
@@ -82,26 +127,8 @@ final readonly class Gcode implements Computation
                 ),
             );
         }
-        $extents = $reader->trace->printed === [] ? $reader->trace->moved : $reader->trace->printed;
 
-        return [
-            'lines' => $line,
-            'extents' => JsonObject::map(self::named($extents)),
-            'travel_extents' => JsonObject::map(self::named($reader->trace->moved)),
-            'filament_mm' => $reader->trace->filament,
-            'layers' => $reader->trace->layers(),
-            'temperatures' => $reader->trace->temperatures,
-            'estimated_s' => $reader->motion->seconds(),
-            'axis_share' => JsonObject::map($this->shares($extents, $bed)),
-            'problems' => $reader->problems->told,
-            'problem_counts' => JsonObject::map($reader->problems->counts),
-            'verdict' => $reader->problems->told === [] ? 'ok' : 'out',
-            'because' => $reader->problems->told === [] ? 'Nothing is wrong with it.' : sprintf(
-                'Line %d: %s',
-                $reader->problems->told[0]['line'],
-                $reader->problems->told[0]['message'],
-            ),
-        ];
+        return $line;
     }
 
     /**

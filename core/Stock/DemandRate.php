@@ -16,6 +16,9 @@ final readonly class DemandRate
 
     private const NOW_AND_THEN = 1.32;
 
+    /** Fewer events than this in a history leave its rate open. */
+    private const FEW = 10;
+
     /**
      * @param  float  $mean  in a week
      * @param  float  $variance  of a week
@@ -30,6 +33,12 @@ final readonly class DemandRate
         public float $events = 0.0,
         public int $weeks = 0,
     ) {
+    }
+
+    /** Whether so little was asked for that the rate itself is a guess. */
+    public function few(): bool
+    {
+        return $this->events > 0 && $this->events < self::FEW;
     }
 
     /** A rate somebody gives: its variance is its mean. */

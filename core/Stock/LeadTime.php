@@ -32,18 +32,6 @@ final readonly class LeadTime
         return new self($mean, sqrt((self::SAYS_COUNTS * (self::STRAYS * $mean) ** 2 + $own) / (self::SAYS_COUNTS + $n)));
     }
 
-    /**
-     * @return array{lead_time_weeks: float, lead_time_sd_weeks: float} as `compute reorder` takes them: what comes the same day is
-     *   there at once
-     */
-    public function asked(): array
-    {
-        $mean = min(104.0, $this->meanWeeks());
-        $sd = min(104.0, $this->sdWeeks());
-
-        return ['lead_time_weeks' => $mean < 0.01 ? 0.0 : $mean, 'lead_time_sd_weeks' => $mean < 0.01 || $sd < 0.001 ? 0.0 : $sd];
-    }
-
     public function meanWeeks(): float
     {
         return $this->meanDays / 7;

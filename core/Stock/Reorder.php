@@ -18,9 +18,6 @@ final readonly class Reorder implements Computation
     /** What may be asked for over a lead time at the most. */
     private const MOST_WEEKS = 5000;
 
-    /** Fewer events than this in a history leave its rate open. */
-    private const FEW = 10;
-
     private const MOST_PARTS = 1_000_000;
 
     public function name(): string
@@ -41,54 +38,82 @@ final readonly class Reorder implements Computation
                 'lead_time_weeks is 0 and lead_time_sd_weeks is not: what is there at once cannot be late. Say how long it takes on average.',
             );
         }
-        $level = $fields->number('service_level', ...Quantity::ServiceLevel->bounds());
-        $pack = $fields->whole('pack_size', ...Quantity::PackSize->bounds());
-        $onHand = $fields->whole('on_hand', ...Quantity::PartCount->bounds());
-        $reserved = $fields->has('reserved') ? $fields->whole('reserved', ...Quantity::PartCount->bounds()) : 0;
-        $onOrder = $fields->has('on_order') ? $fields->whole('on_order', ...Quantity::PartCount->bounds()) : 0;
-        $planned = $fields->has('planned') ? $fields->whole('planned', ...Quantity::PartCount->bounds()) : 0;
-        $lot = $this->lot($fields, $rate->mean);
-        $shelfLife = $fields->numberOrNull('shelf_life_weeks', ...Quantity::ShelfLife->bounds());
-        $money = $fields->numberOrNull('most_to_spend', ...Quantity::MoneySpent->bounds());
-        $cost = $fields->numberOrNull('unit_cost', ...Quantity::UnitCost->bounds());
-        $last = $fields->has('last_of_kind') ? $fields->text('last_of_kind') : null;
+        $case = new ReorderCase(
+            demand: $rate,
+            leadWeeks: $lead,
+            serviceLevel: $fields->number('service_level', ...Quantity::ServiceLevel->bounds()),
+            pack: $fields->whole('pack_size', ...Quantity::PackSize->bounds()),
+            onHand: $fields->whole('on_hand', ...Quantity::PartCount->bounds()),
+            reserved: $fields->has('reserved') ? $fields->whole('reserved', ...Quantity::PartCount->bounds()) : 0,
+            onOrder: $fields->has('on_order') ? $fields->whole('on_order', ...Quantity::PartCount->bounds()) : 0,
+            planned: $fields->has('planned') ? $fields->whole('planned', ...Quantity::PartCount->bounds()) : 0,
+            leadSdWeeks: $leadSd,
+            reviewWeeks: $review,
+            orderCost: $fields->numberOrNull('order_cost', ...Quantity::UnitCost->bounds()),
+            holdingPctYear: $fields->numberOrNull('holding_pct_year', ...Quantity::HoldingShare->bounds()),
+            unitCost: $fields->numberOrNull('unit_cost', ...Quantity::UnitCost->bounds()),
+            shelfLifeWeeks: $fields->numberOrNull('shelf_life_weeks', ...Quantity::ShelfLife->bounds()),
+            mostToSpend: $fields->numberOrNull('most_to_spend', ...Quantity::MoneySpent->bounds()),
+            lastOfKind: $fields->has('last_of_kind') ? $fields->text('last_of_kind') : null,
+        );
         $fields->done();
-        if ($money !== null && $cost === null) {
+        if ($case->mostToSpend !== null && $case->unitCost === null) {
             throw InputError::at('unit_cost', 'most_to_spend needs unit_cost.');
         }
-        $law = $this->law($rate, $lead + $review, $leadSd);
-        if ($law->furthest($level) > self::MOST_PARTS) {
+        $judged = $this->judge($case);
+
+        return [
+            'reorder_point' => $judged->point,
+            'order_packs' => $judged->packs,
+            'stockout_probability' => $judged->risk,
+            'cover_weeks' => $judged->coverWeeks,
+            'free' => $judged->free,
+            'demand_per_week' => $judged->demandPerWeek,
+            'method' => $judged->method,
+            'law' => $judged->law,
+            'because' => $judged->because,
+        ];
+    }
+
+    /** @throws InputError when more may be asked for until an order is here than a shop keeps of spare parts */
+    public function judge(ReorderCase $case): ReorderJudged
+    {
+        $law = $case->law();
+        $furthest = $law->furthest($case->serviceLevel);
+        if ($furthest > self::MOST_PARTS) {
             throw InputError::at(
-                $fields->has('history') ? 'history' : 'demand_per_week',
+                $case->demand->method === 'rate' ? 'demand_per_week' : 'history',
                 sprintf(
                     'Up to %d may be asked for before a new order is here; this is for spare parts, up to %d. Count in larger units, as boxes.',
-                    (int) min(1e15, $law->furthest($level)),
+                    (int) min(1e15, $furthest),
                     self::MOST_PARTS,
                 ),
             );
         }
-        $point = $law->quantile($level);
-        $free = $onHand + $onOrder - $reserved - $planned;
+        $point = $law->quantile($case->serviceLevel);
+        $free = $case->free();
+        $rate = $case->demand;
         // what nobody asks for is bought only when somebody needs it
         $enough = $free > $point || ($rate->mean == 0.0 && $free >= 0);
         // whatever history says: without one in hand the next time it is needed the machine waits for the post
-        $lastGone = $last !== null && $enough && $free <= 0;
+        $lastGone = $case->lastOfKind !== null && $enough && $free <= 0;
         $enough = $enough && ! $lastGone;
-        $packs = $enough ? 0 : $this->packs($free, $point, $lot, $pack, $rate->mean, $shelfLife, $money, $cost, $lastGone);
+        $packs = $enough ? 0 : $this->packs($case, $point, $lastGone);
         $risk = 1 - $law->atMost($free);
         $cover = $rate->mean > 0 ? max(0, $free) / $rate->mean : null;
+        $because = $this->because($case, $point, $enough, $packs, $risk, $cover);
 
-        return [
-            'reorder_point' => $point,
-            'order_packs' => $packs,
-            'stockout_probability' => $risk,
-            'cover_weeks' => $cover,
-            'free' => $free,
-            'demand_per_week' => $rate->mean,
-            'method' => $rate->method,
-            'law' => $law->name(),
-            'because' => ($last === null ? '' : "{$last} ").$this->because($free, $point, $enough, $packs, $pack, $risk, $cover, $lead),
-        ];
+        return new ReorderJudged(
+            $point,
+            $packs,
+            $risk,
+            $cover,
+            $free,
+            $rate->mean,
+            $rate->method,
+            $law->name(),
+            ($case->lastOfKind === null ? '' : "{$case->lastOfKind} ").$because,
+        );
     }
 
     private function rate(Fields $fields): DemandRate
@@ -107,59 +132,27 @@ final readonly class Reorder implements Computation
         return DemandRate::of($history, $fields->numberOrNull('smoothing', ...Quantity::Smoothing->bounds()) ?? DemandRate::SMOOTHING);
     }
 
-    /** What is asked for until an order that is thought of now is here: over the lead time and until it is looked at again. */
-    private function law(DemandRate $rate, float $over, float $leadSd): DemandLaw
+    private function packs(ReorderCase $case, int $point, bool $lastGone): int
     {
-        $wavers = $rate->mean ** 2 * $leadSd ** 2;
-
-        return $rate->events > 0 && $rate->events < self::FEW
-            ? DemandLaw::afterFew(
-                $rate->events,
-                $rate->weeks,
-                $over,
-                ($rate->variance > DemandLaw::AGREES * $rate->mean ? $over * ($rate->variance - $rate->mean) : 0.0) + $wavers,
-            )
-            : DemandLaw::of($over * $rate->mean, $over * $rate->variance + $wavers);
-    }
-
-    /** The lot that costs least a year, √(2·D·K/(h·c)); nothing when a figure is missing. */
-    private function lot(Fields $fields, float $perWeek): ?float
-    {
-        $order = $fields->numberOrNull('order_cost', ...Quantity::UnitCost->bounds());
-        $holding = $fields->numberOrNull('holding_pct_year', ...Quantity::HoldingShare->bounds());
-        $unit = $fields->numberOrNull('unit_cost', ...Quantity::UnitCost->bounds());
-
-        return $order === null || $holding === null || $unit === null || $unit <= 0
-            ? null
-            : sqrt(2 * 52 * $perWeek * $order / ($holding / 100 * $unit));
-    }
-
-    private function packs(
-        int $free,
-        int $point,
-        ?float $lot,
-        int $pack,
-        float $perWeek,
-        ?float $shelfLife,
-        ?float $money,
-        ?float $cost,
-        bool $lastGone,
-    ): int {
-        $least = (int) ceil((($perWeek > 0 ? $point + 1 : ($lastGone ? 1 : 0)) - $free) / $pack);
-        $packs = max($least, (int) round(($lot ?? 0.0) / $pack));
-        if ($shelfLife !== null) {
+        $free = $case->free();
+        $perWeek = $case->demand->mean;
+        $least = (int) ceil((($perWeek > 0 ? $point + 1 : ($lastGone ? 1 : 0)) - $free) / $case->pack);
+        $packs = max($least, (int) round(($case->lot() ?? 0.0) / $case->pack));
+        if ($case->shelfLifeWeeks !== null) {
             // what would spoil before it is used is not bought, but what is short is
-            $packs = min($packs, max((int) ceil(max(0, -$free) / $pack), 1, (int) floor(($perWeek * $shelfLife - max(0, $free)) / $pack)));
+            $used = (int) floor(($perWeek * $case->shelfLifeWeeks - max(0, $free)) / $case->pack);
+            $packs = min($packs, max((int) ceil(max(0, -$free) / $case->pack), 1, $used));
         }
-        if ($money !== null && $cost !== null && $cost > 0) {
-            $packs = min($packs, (int) floor($money / ($cost * $pack)));
+        if ($case->mostToSpend !== null && $case->unitCost !== null && $case->unitCost > 0) {
+            $packs = min($packs, (int) floor($case->mostToSpend / ($case->unitCost * $case->pack)));
         }
 
         return max(0, $packs);
     }
 
-    private function because(int $free, int $point, bool $enough, int $packs, int $pack, float $risk, ?float $cover, float $lead): string
+    private function because(ReorderCase $case, int $point, bool $enough, int $packs, float $risk, ?float $cover): string
     {
+        [$free, $pack, $lead] = [$case->free(), $case->pack, $case->leadWeeks];
         $are = $free.($free === 1 ? ' is' : ' are');
         $lasts = sprintf('that lasts about %s weeks', round($cover ?? 0.0, $cover < 10 ? 1 : 0));
         $runs = sprintf(

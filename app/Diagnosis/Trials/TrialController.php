@@ -51,10 +51,11 @@ final readonly class TrialController
     public function plan(int $job, PlanTrialsRequest $request): TrialPlanView
     {
         Gate::authorize(Ability::Work);
-        /** @var list<array<string, float|string>> $prints */
-        $prints = (new Trials)->compute(['plan' => $request->levels()])['plan'];
 
-        return new TrialPlanView(array_map(static fn (array $print): array => array_map(strval(...), $print), $prints));
+        return new TrialPlanView(array_map(
+            static fn (array $print): array => array_map(strval(...), $print),
+            Trials::prints($request->levels()),
+        ));
     }
 
     public function withdraw(int $job, int $trial): TrialsView

@@ -16,6 +16,7 @@ use App\Stock\Spools\Spool;
 use Illuminate\Support\Facades\DB;
 use OddBench\Input\Contents;
 use OddBench\Input\InputError;
+use OddBench\Instruments\FilamentAmount;
 use OddBench\Instruments\Gcode;
 use OddBench\Knowledge\Knowledge;
 
@@ -118,14 +119,12 @@ final readonly class MakePart
     /** @return array<string, float> */
     private function read(Recipe $recipe, string $bytes): array
     {
-        $said = (new Gcode)->compute(['file' => Contents::text($bytes)]);
-        $millimetres = is_float($said['filament_mm'] ?? null) || is_int($said['filament_mm'] ?? null) ? (float) $said['filament_mm'] : 0.0;
-        $seconds = is_float($said['estimated_s'] ?? null) || is_int($said['estimated_s'] ?? null) ? (float) $said['estimated_s'] : 0.0;
+        $need = (new Gcode)->need(Contents::text($bytes));
         $density = $this->knowledge->materials[strtoupper($recipe->material)]->densityGCm3 ?? 1.24;
 
-        return $millimetres <= 0.0 ? [] : [
-            'grams' => round($millimetres / 1000 * M_PI * 1.75 ** 2 / 4 * $density, 2),
-            'print_minutes' => round($seconds / 60, 1),
+        return $need->filamentMm <= 0.0 ? [] : [
+            'grams' => round(FilamentAmount::ofLength($need->filamentMm / 1000, $density, 1.75)->massG, 2),
+            'print_minutes' => round($need->seconds / 60, 1),
         ];
     }
 }

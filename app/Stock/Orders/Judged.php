@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stock\Orders;
 
 use OddBench\Stock\LeadTime;
+use OddBench\Stock\ReorderJudged;
 
 /** A part with what the computation *reorder* says of it. */
 final readonly class Judged
@@ -14,7 +15,6 @@ final readonly class Judged
      * @param  list<string>  $plannedFor  tags of their machines
      * @param  string|null  $last  that the last one of its kind went into use
      * @param  list<int>  $history  taken in each week, the oldest first
-     * @param  array<string, mixed>  $result
      */
     public function __construct(
         public Supply $supply,
@@ -25,24 +25,7 @@ final readonly class Judged
         public ?string $last,
         public LeadTime $lead,
         public array $history,
-        public array $result,
+        public ReorderJudged $says,
     ) {
-    }
-
-    public function whole(string $key): int
-    {
-        return is_int($this->result[$key] ?? null) ? $this->result[$key] : 0;
-    }
-
-    public function number(string $key): ?float
-    {
-        $value = $this->result[$key] ?? null;
-
-        return is_int($value) || is_float($value) ? (float) $value : null;
-    }
-
-    public function because(): string
-    {
-        return is_string($this->result['because'] ?? null) ? $this->result['because'] : '';
     }
 }

@@ -72,7 +72,7 @@ final readonly class OrdersQuery
     /** @param  Collection<int, Reservation>|null  $promised */
     private static function line(Judged $j, ?Collection $promised): ProposedLineView
     {
-        $short = $j->whole('free') - $j->onOrder < 0;
+        $short = $j->says->free - $j->onOrder < 0;
         $tags = $short ? [
             ...($promised === null ? [] : $promised->map(static fn (Reservation $r): string => $r->job->machine->tag)->all()),
             ...$j->plannedFor,
@@ -82,15 +82,15 @@ final readonly class OrdersQuery
             $j->supply->part->number,
             $j->supply->part->name,
             $j->supply->number,
-            $j->whole('order_packs'),
+            $j->says->packs,
             $j->supply->pack,
             $j->supply->pack_cost_minor,
             $j->supply->was_minor,
-            $j->whole('free'),
-            $j->whole('reorder_point'),
-            round($j->number('stockout_probability') ?? 0.0, 4),
-            $j->number('cover_weeks'),
-            $j->because(),
+            $j->says->free,
+            $j->says->point,
+            round($j->says->risk, 4),
+            $j->says->coverWeeks,
+            $j->says->because,
             $j->last,
             array_values(array_unique($tags)),
         );

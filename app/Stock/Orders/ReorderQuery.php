@@ -8,11 +8,19 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
+use OddBench\Stock\DemandRate;
 use OddBench\Stock\LeadTime;
 use OddBench\Stock\Reorder;
+use OddBench\Stock\ReorderCase;
+use OddBench\Stock\ReorderJudged;
 use stdClass;
 
-/** What stands in stock against what is going to be asked for, part by part. */
+/**
+ * What stands in stock against what is going to be asked for, part by part.
+ *
+ * @phpstan-type StockAsItStands array{supply: int, reserved: int, onOrder: int, planned: array{count: int, tags: list<string>},
+ *     last: string|null, lead: LeadTime, history: list<int>, says: ReorderJudged}
+ */
 final readonly class ReorderQuery
 {
     private const WEEKS = 52;
@@ -63,7 +71,7 @@ final readonly class ReorderQuery
         $this->bought()->chunkById(self::CHUNK, function (Collection $rows) use (&$due, $planned, $benchMinuteMinor): void {
             $due += array_filter(
                 $this->judge($rows, $planned, $benchMinuteMinor),
-                static fn (array $j): bool => $j['result']['order_packs'] > 0,
+                static fn (array $j): bool => $j['says']->packs > 0,
             );
         }, 's.id', 'id');
 
@@ -77,7 +85,8 @@ final readonly class ReorderQuery
             ->where('s.preferred', true)
             ->whereNull('p.counts_with_id')
             ->selectRaw(
-                's.id, s.part_id, s.supplier_id, s.pack, s.pack_cost_minor, p.class, p.shelf_life_weeks, p.on_hand, extract(epoch FROM ?::timestamptz - p.created_at) / 604800 AS weeks',
+                's.id, s.part_id, s.supplier_id, s.pack, s.pack_cost_minor, p.class, p.shelf_life_weeks, p.on_hand, '
+                    .'extract(epoch FROM ?::timestamptz - p.created_at) / 604800 AS weeks',
                 [now()->toIso8601String()],
             );
     }
@@ -85,7 +94,7 @@ final readonly class ReorderQuery
     /**
      * @param  Collection<int, stdClass>  $rows
      * @param  array<int, array{count: int, tags: list<string>}>  $planned
-     * @return array<int, array{supply: int, reserved: int, onOrder: int, planned: array{count: int, tags: list<string>}, last: string|null, lead: LeadTime, history: list<int>, result: array<string, mixed>}> part id =>
+     * @return array<int, StockAsItStands> part id =>
      */
     private function judge(Collection $rows, array $planned, int $benchMinuteMinor): array
     {
@@ -101,6 +110,7 @@ final readonly class ReorderQuery
         $reviews = $this->reviewTimes->all();
         $last = $this->last->all(array_values($ids));
         $judged = [];
+        $reorder = new Reorder;
         foreach ($rows as $row) {
             $id = (int) $row->part_id;
             $lead = $leads[(int) $row->supplier_id];
@@ -114,29 +124,39 @@ final readonly class ReorderQuery
             $stocking = $this->knowledge->stocking((string) $row->class);
             $shelfLife = $row->shelf_life_weeks ?? $stocking->shelfLifeWeeks;
             $own = $planned[$id] ?? ['count' => 0, 'tags' => []];
-            $judged[$id] = ['supply' => (int) $row->id, 'reserved' => $reserved[$id] ?? 0, 'onOrder' => $onOrder[$id] ?? 0, 'planned' => $own, 'last' => $last[$id] ?? null, 'lead' => $lead, 'history' => array_values($history), 'result' => (new Reorder)->compute([
-                'history' => array_values($history),
-                ...$lead->asked(),
-                'review_weeks' => $reviews[(int) $row->supplier_id] ?? 0.0,
-                'service_level' => $stocking->serviceLevel,
-                'pack_size' => (int) $row->pack,
-                'on_hand' => $onHand[$id] ?? (int) $row->on_hand,
+            $judged[$id] = [
+                'supply' => (int) $row->id,
                 'reserved' => $reserved[$id] ?? 0,
-                'on_order' => $onOrder[$id] ?? 0,
-                'planned' => $own['count'],
-                'order_cost' => self::ORDER_MINUTES * $benchMinuteMinor / 100,
-                'holding_pct_year' => self::HOLDING_PCT,
-                'unit_cost' => max(0.01, (int) $row->pack_cost_minor / (int) $row->pack / 100),
-                ...($shelfLife === null ? [] : ['shelf_life_weeks' => (float) $shelfLife]),
-                ...(isset($last[$id]) ? ['last_of_kind' => $last[$id]] : []),
-            ])];
+                'onOrder' => $onOrder[$id] ?? 0,
+                'planned' => $own,
+                'last' => $last[$id] ?? null,
+                'lead' => $lead,
+                'history' => array_values($history),
+                'says' => $reorder->judge(new ReorderCase(
+                    demand: DemandRate::of(array_map(floatval(...), array_values($history))),
+                    leadWeeks: $lead->meanWeeks(),
+                    serviceLevel: $stocking->serviceLevel,
+                    pack: (int) $row->pack,
+                    onHand: $onHand[$id] ?? (int) $row->on_hand,
+                    reserved: $reserved[$id] ?? 0,
+                    onOrder: $onOrder[$id] ?? 0,
+                    planned: $own['count'],
+                    leadSdWeeks: $lead->sdWeeks(),
+                    reviewWeeks: $reviews[(int) $row->supplier_id] ?? 0.0,
+                    orderCost: self::ORDER_MINUTES * $benchMinuteMinor / 100,
+                    holdingPctYear: self::HOLDING_PCT,
+                    unitCost: max(0.01, (int) $row->pack_cost_minor / (int) $row->pack / 100),
+                    shelfLifeWeeks: $shelfLife === null ? null : (float) $shelfLife,
+                    lastOfKind: $last[$id] ?? null,
+                )),
+            ];
         }
 
         return $judged;
     }
 
     /**
-     * @param  array<int, array{supply: int, reserved: int, onOrder: int, planned: array{count: int, tags: list<string>}, last: string|null, lead: LeadTime, history: list<int>, result: array<string, mixed>}>  $judged
+     * @param  array<int, StockAsItStands>  $judged
      * @return Collection<int, Judged>
      */
     private function judged(array $judged): Collection
@@ -155,7 +175,7 @@ final readonly class ReorderQuery
             $judged[$s->part_id]['last'],
             $judged[$s->part_id]['lead'],
             $judged[$s->part_id]['history'],
-            $judged[$s->part_id]['result'],
+            $judged[$s->part_id]['says'],
         ))->toBase();
     }
 }

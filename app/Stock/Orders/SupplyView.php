@@ -51,12 +51,12 @@ final readonly class SupplyView extends View
             $j->onOrder,
             $j->planned,
             $j->plannedFor,
-            $j->whole('free'),
-            $j->whole('reorder_point'),
-            $j->whole('order_packs'),
-            round($j->number('stockout_probability') ?? 0.0, 4),
-            $j->number('demand_per_week') ?? 0.0,
-            $j->because(),
+            $j->says->free,
+            $j->says->point,
+            $j->says->packs,
+            round($j->says->risk, 4),
+            $j->says->demandPerWeek,
+            $j->says->because,
             $j->history,
         );
     }

@@ -34,6 +34,6 @@ final readonly class PartView extends View
     public static function of(Part $part, Knowledge $knowledge, int $usedLately = 0, ?Judged $judged = null, bool $suspect = false): self
     {
         return new self($part->number, $part->name, $part->class, $knowledge->partClasses[$part->class] ?? $part->class, $part->bin, $part->on_hand, $part->value_minor, $usedLately,
-            $judged?->number('cover_weeks'), $judged === null || ($judged->number('demand_per_week') ?? 0.0) <= 0 ? null : $judged->whole('reorder_point') / $judged->number('demand_per_week'), $judged !== null && $judged->whole('order_packs') > 0, $part->grade, $suspect);
+            $judged?->says->coverWeeks, $judged === null || $judged->says->demandPerWeek <= 0 ? null : $judged->says->point / $judged->says->demandPerWeek, $judged !== null && $judged->says->packs > 0, $part->grade, $suspect);
     }
 }
