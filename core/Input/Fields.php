@@ -96,6 +96,22 @@ final class Fields
     }
 
     /**
+     * Words or a number, as words; nothing when it is missing or empty.
+     *
+     * @throws InputError when it is something else
+     */
+    public function words(string $key): string
+    {
+        $value = $this->has($key) ? $this->values[$key] : '';
+
+        return match (true) {
+            is_int($value), is_float($value) => (string) $value,
+            $value === '' => '',
+            default => $this->text($key),
+        };
+    }
+
+    /**
      * @param  non-empty-list<string>  $choices
      *
      * @throws InputError when it is none of the choices
@@ -161,6 +177,18 @@ final class Fields
         }
 
         return $texts;
+    }
+
+    /**
+     * A list of anything; an absent one reads as empty.
+     *
+     * @return list<mixed>
+     *
+     * @throws InputError when it is no list
+     */
+    public function items(string $key, int $most = self::MOST_ITEMS): array
+    {
+        return $this->has($key) ? $this->listAt($key, $most) : [];
     }
 
     /**
@@ -273,11 +301,18 @@ final class Fields
     /** @throws InputError when a key was given that nobody asked for */
     public function done(): void
     {
-        foreach (array_keys($this->values) as $key) {
-            if (! isset($this->asked[(string) $key])) {
-                throw InputError::unknown($this->name((string) $key), 'field', (string) $key, array_keys($this->asked));
-            }
+        foreach ($this->notAskedFor() as $key) {
+            throw InputError::unknown($this->name($key), 'field', $key, array_keys($this->asked));
         }
+    }
+
+    /** @return list<string> keys that were given and that nobody asked for */
+    public function notAskedFor(): array
+    {
+        return array_values(array_filter(
+            array_map(strval(...), array_keys($this->values)),
+            fn (string $key): bool => ! isset($this->asked[$key]),
+        ));
     }
 
     /** @return list<mixed> */

@@ -4,26 +4,25 @@ declare(strict_types=1);
 
 namespace OddBench\Knowledge;
 
+use OddBench\Input\Fields;
+use OddBench\Input\InputError;
+
 /** One entry of a knowledge file while it is read; notes what is wrong with it instead of stopping at the first. */
 final class Entry
 {
     /** @var list<Mistake> */
     private array $mistakes = [];
 
-    /** @var array<string, true> */
-    private array $asked = [];
-
     /** @var list<self> */
     private array $parts = [];
 
-    /** @param  array<array-key, mixed>  $fields */
-    private function __construct(public readonly string $file, public readonly string $name, private readonly array $fields)
+    private function __construct(public readonly string $file, public readonly string $name, private readonly Fields $fields)
     {
     }
 
     public static function of(string $file, string $name, mixed $fields): self
     {
-        $entry = new self($file, $name, is_array($fields) ? $fields : []);
+        $entry = new self($file, $name, Fields::of(is_array($fields) ? $fields : []));
         if (! is_array($fields)) {
             $entry->wrong('entry', 'must be a list of fields');
         }
@@ -39,83 +38,43 @@ final class Entry
 
     public function text(string $field, ?string $default = null): string
     {
-        $value = $this->value($field);
-        if ($value === null && $default !== null) {
-            return $default;
-        }
-        if (! is_string($value) || trim($value) === '') {
-            $this->wrong($field, 'must be a text');
-
-            return '';
-        }
-
-        return $value;
+        return $this->read($field, fn (): string => $default !== null && ! $this->fields->has($field)
+            ? $default
+            : $this->fields->text($field), '');
     }
 
     /** Words or a number, as words; none when it is missing. */
     public function words(string $field): string
     {
-        $value = $this->value($field);
-        if (is_int($value) || is_float($value)) {
-            return (string) $value;
-        }
-
-        return $value === null || $value === '' ? '' : $this->text($field);
+        return $this->read($field, fn (): string => $this->fields->words($field), '');
     }
 
     public function textOrNull(string $field): ?string
     {
-        return $this->value($field) === null ? null : $this->text($field);
+        return $this->fields->has($field) ? $this->text($field) : null;
     }
 
     public function number(string $field, float $least, float $most, ?float $default = null): float
     {
-        $value = $this->value($field) ?? $default;
-        if ((! is_int($value) && ! is_float($value)) || $value < $least || $value > $most) {
-            $this->wrong($field, "must be a number from {$least} to {$most}");
-
-            return $least;
-        }
-
-        return (float) $value;
+        return $this->read($field, fn (): float => $default !== null && ! $this->fields->has($field)
+            ? $default
+            : $this->fields->number($field, $least, $most), $least);
     }
 
     public function numberOrNull(string $field): ?float
     {
-        return $this->value($field) === null ? null : $this->number($field, -1e6, 1e6);
+        return $this->fields->has($field) ? $this->number($field, -1e6, 1e6) : null;
     }
 
     public function yes(string $field): bool
     {
-        $value = $this->value($field) ?? false;
-        if (! is_bool($value)) {
-            $this->wrong($field, 'must be true or false');
-
-            return false;
-        }
-
-        return $value;
+        return $this->read($field, fn (): bool => $this->fields->flag($field), false);
     }
 
     /** @return list<string> */
     public function codes(string $field): array
     {
-        $value = $this->value($field) ?? [];
-        if (! is_array($value) || ! array_is_list($value)) {
-            $this->wrong($field, 'must be a list');
-
-            return [];
-        }
-        $codes = [];
-        foreach ($value as $code) {
-            if (is_string($code)) {
-                $codes[] = $code;
-            } else {
-                $this->wrong($field, 'must be a list of texts');
-            }
-        }
-
-        return $codes;
+        return $this->read($field, fn (): array => $this->fields->texts($field), []);
     }
 
     /**
@@ -125,7 +84,7 @@ final class Entry
      */
     public function someCodes(string $field): array
     {
-        if ($this->value($field) === null) {
+        if (! $this->fields->has($field)) {
             $this->wrong($field, 'must be a list, an empty one for none');
         }
 
@@ -135,31 +94,13 @@ final class Entry
     /** @return array<string, mixed> */
     public function map(string $field): array
     {
-        $value = $this->value($field) ?? [];
-        if (! is_array($value) || ($value !== [] && array_is_list($value))) {
-            $this->wrong($field, 'must be names and values');
-
-            return [];
-        }
-        $map = [];
-        foreach ($value as $key => $item) {
-            $map[(string) $key] = $item;
-        }
-
-        return $map;
+        return $this->read($field, fn (): array => $this->fields->map($field), []);
     }
 
     /** @return list<mixed> */
     public function items(string $field): array
     {
-        $value = $this->value($field) ?? [];
-        if (! is_array($value) || ! array_is_list($value)) {
-            $this->wrong($field, 'must be a list');
-
-            return [];
-        }
-
-        return $value;
+        return $this->read($field, fn (): array => $this->fields->items($field), []);
     }
 
     /** @return array<string, list<string>> trait => values */
@@ -198,12 +139,9 @@ final class Entry
     public function mistakes(): array
     {
         $all = $this->mistakes;
-        foreach (array_keys($this->fields) as $field) {
-            if (! isset($this->asked[(string) $field])) {
-                $all[] = new Mistake($this->file, $this->name, (string) $field, 'is no field of this entry');
-            }
+        foreach ($this->fields->notAskedFor() as $field) {
+            $all[] = new Mistake($this->file, $this->name, $field, 'is no field of this entry');
         }
-
         foreach ($this->parts as $part) {
             array_push($all, ...$part->mistakes());
         }
@@ -211,10 +149,24 @@ final class Entry
         return $all;
     }
 
-    private function value(string $field): mixed
+    /**
+     * What a reader of the field finds; where it refuses, its word is noted and reading goes on with something else.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $reader
+     * @param  T  $instead
+     * @return T
+     */
+    private function read(string $field, callable $reader, mixed $instead): mixed
     {
-        $this->asked[$field] = true;
+        try {
+            return $reader();
+        } catch (InputError $e) {
+            $words = str_starts_with($e->getMessage(), "{$e->field} ") ? substr($e->getMessage(), strlen($e->field) + 1) : $e->getMessage();
+            $this->wrong($e->field, rtrim($words, '.'));
 
-        return $this->fields[$field] ?? null;
+            return $instead;
+        }
     }
 }

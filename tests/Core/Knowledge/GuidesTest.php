@@ -254,7 +254,7 @@ final class GuidesTest extends TestCase
         }), 'steps: must name at least one step'];
         yield 'the first step does not say how the power is' => [$change(static function (array &$g): void {
             unset($g['steps'][0]['power']);
-        }), 'steps.1: power: must be a text'];
+        }), 'steps.1: power: is missing'];
         yield 'power in another word' => [$change(static function (array &$g): void {
             $g['steps'][0]['power'] = 'maybe';
         }), 'power: must be unplugged, off or on'];

@@ -76,7 +76,7 @@ final class KnowledgeReaderTest extends TestCase
             $f['faults/motion.yaml']['faults'][0]['rate'] = 1200;
 
             return $f;
-        }, 'rate: must be a number from 0.1 to 400'];
+        }, 'rate: must be from 0.1 to 400, not 1200'];
         yield 'a misspelt field' => [static function (array $f): array {
             $f['checks.yaml'][0]['minuts'] = 4;
 
@@ -111,7 +111,7 @@ final class KnowledgeReaderTest extends TestCase
             unset($f['checks.yaml'][2]['code']);
 
             return $f;
-        }, 'checks.yaml: #3: code: must be a text'];
+        }, 'checks.yaml: #3: code: is missing'];
         yield 'a circle of causes' => [static function (array $f): array {
             foreach ($f['faults/motion.yaml']['faults'] as $i => $fault) {
                 if ($fault['code'] === 'wheels-worn') {
@@ -130,7 +130,7 @@ final class KnowledgeReaderTest extends TestCase
             unset($f['faults/motion.yaml']['faults'][0]['mends'][0]['minutes']);
 
             return $f;
-        }, 'wheels-worn.mends.1: minutes: must be a number'];
+        }, 'wheels-worn.mends.1: minutes: is missing'];
         yield 'a fault no check tells' => [static function (array $f): array {
             $f['faults/motion.yaml']['faults'][0]['shows'] = ['crept-in' => 'O', 'bed-play' => 'R'];
             $f['faults/motion.yaml']['faults'][0]['settle'] = [];
