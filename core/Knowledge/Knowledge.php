@@ -144,6 +144,18 @@ final readonly class Knowledge
         return $position === null ? $code : $position->name;
     }
 
+    /**
+     * A kind of part, by its code.
+     *
+     * @throws InputError at class, when there is none of that code
+     */
+    public function partClass(string $code): string
+    {
+        return isset($this->partClasses[$code])
+            ? $code
+            : throw InputError::unknown('class', 'part class', $code, array_keys($this->partClasses));
+    }
+
     /** @throws InputError */
     public function material(string $code): Material
     {

@@ -8,7 +8,7 @@ use App\Api\KeptConnection;
 use App\Machines\Machine;
 use App\Shop\Person;
 use App\Shop\Role;
-use App\Stock\Spools\KeepSpools;
+use App\Stock\Spools\AddSpool;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route as Routes;
@@ -123,7 +123,7 @@ final class LooksWriteNothingTest extends BenchTestCase
         $part = $this->part();
         $job = $this->job();
         $this->atFix($job);
-        $spool = $this->app->make(KeepSpools::class)->add('pla', 'grey', null, 1000, 220, 2200, null);
+        $spool = $this->app->make(AddSpool::class)->add('pla', 'grey', null, 1000, 220, 2200, null);
         $take = $this->send('POST', '/stocktakes', ['bins' => 'C'])->json('id');
         $machine = Machine::query()->findOrFail($job->machine_id);
         $paper = $this->call(

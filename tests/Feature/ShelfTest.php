@@ -8,7 +8,7 @@ use App\Machines\Fitting;
 use App\Machines\Machine;
 use App\Shop\Person;
 use App\Shop\Role;
-use App\Stock\Parts\KeepPart;
+use App\Stock\Parts\AddUsedPart;
 use App\Stock\Parts\Part;
 use App\Stock\Shelf\Movement;
 use App\Stock\Shelf\MoveStock;
@@ -305,7 +305,7 @@ final class ShelfTest extends BenchTestCase
             'followed by this part itself',
         );
         // a used one of the old one counts with the new one as well
-        self::assertSame($new->id, $this->app->make(KeepPart::class)->usedOne($old, \OddBench\Stock\SpareGrade::Tested)->counts_with_id);
+        self::assertSame($new->id, $this->app->make(AddUsedPart::class)->add($old, \OddBench\Stock\SpareGrade::Tested)->counts_with_id);
         $this->send('PUT', '/parts/LIN-1/successor', ['other' => null])->assertOk();
         self::assertNull($old->refresh()->counts_with_id);
         self::assertSame($old->id, Part::numbered('LIN-1.T')->counts_with_id);

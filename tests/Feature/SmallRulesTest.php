@@ -14,7 +14,7 @@ use App\Safety\RedTag;
 use App\Shop\Role;
 use App\Stock\Orders\Supplier;
 use App\Stock\Orders\Supply;
-use App\Stock\Parts\KeepPart;
+use App\Stock\Parts\AddUsedPart;
 use App\Stock\Shelf\MoveStock;
 use Illuminate\Support\Facades\DB;
 use OddBench\Input\InputError;
@@ -194,8 +194,8 @@ final class SmallRulesTest extends BenchTestCase
     private function boughtOne(): array
     {
         $part = $this->part(2);
-        $keep = $this->app->make(KeepPart::class);
-        [$untested, $tested] = [$keep->usedOne($part, SpareGrade::Untested), $keep->usedOne($part, SpareGrade::Tested)];
+        $keep = $this->app->make(AddUsedPart::class);
+        [$untested, $tested] = [$keep->add($part, SpareGrade::Untested), $keep->add($part, SpareGrade::Tested)];
 
         return [$this->supply($part->id, 5, 600), $untested, $tested];
     }

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Shop\Role;
-use App\Stock\Orders\KeepOrders;
+use App\Stock\Orders\NoteSupplier;
+use App\Stock\Orders\NoteSupply;
 use App\Stock\Orders\Supply;
 use App\Stock\Parts\Part;
 use App\Stock\Shelf\Movement;
@@ -23,7 +24,7 @@ final class StockFilesTest extends BenchTestCase
         parent::setUp();
         Storage::fake();
         $this->actingAs($this->person(Role::Counter));
-        $this->app->make(KeepOrders::class)->supplier('Marram Motion', 5, 0, 590, null);
+        $this->app->make(NoteSupplier::class)->note('Marram Motion', 5, 0, 590, null);
     }
 
     public function test_every_row_has_its_fate_and_nothing_counts_before_it_is_said(): void
@@ -74,7 +75,7 @@ final class StockFilesTest extends BenchTestCase
     public function test_stock_is_counted_and_moved_from_tables_with_commas_marks_and_quotes(): void
     {
         $liner = $this->part(10);
-        $this->app->make(KeepOrders::class)->supply($liner, \App\Stock\Orders\Supplier::query()->firstOrFail(), 'M77', 5, 600);
+        $this->app->make(NoteSupply::class)->note($liner, \App\Stock\Orders\Supplier::query()->firstOrFail(), 'M77', 5, 600);
         $file = $this->bring('stock', "\u{FEFF}supplier_number,bin,on_hand,unit_cost\r\n\"M77\",\"C4\",12,\"1,20\"\r\n");
         self::assertSame('moves', $file->json('rows.0.fate'), (string) $file->getContent());
         $this->send('POST', "/stock-files/{$file->json('id')}/apply", ['onlySound' => false])->assertOk();
@@ -108,7 +109,7 @@ final class StockFilesTest extends BenchTestCase
     {
         $part = $this->part(3);
         $part->update(['words' => 'white tube', 'notes' => 'Cut square.', 'shelf_life_weeks' => 80]);
-        $this->app->make(KeepOrders::class)->supply($part, \App\Stock\Orders\Supplier::query()->firstOrFail(), 'M77', 5, 600);
+        $this->app->make(NoteSupply::class)->note($part, \App\Stock\Orders\Supplier::query()->firstOrFail(), 'M77', 5, 600);
         $file = $this->bring('parts', "number,name,class,bin,supplier,pack,pack_cost\nLIN-1,Liner short,liner,C4,Marram Motion,5,7.00\n");
         self::assertSame(['changed', 'name, where it is bought'], [$file->json('rows.0.fate'), $file->json('rows.0.message')]);
         $this->send('POST', "/stock-files/{$file->json('id')}/apply", ['onlySound' => false])->assertOk();
@@ -163,7 +164,7 @@ final class StockFilesTest extends BenchTestCase
     {
         $part = $this->part(4);
         $part->update(['name' => '=SUM(A1)', 'notes' => "one line\nanother; \"quoted\"", 'words' => '-tube']);
-        $this->app->make(KeepOrders::class)->supply($part, \App\Stock\Orders\Supplier::query()->firstOrFail(), 'M77', 5, 600);
+        $this->app->make(NoteSupply::class)->note($part, \App\Stock\Orders\Supplier::query()->firstOrFail(), 'M77', 5, 600);
         $out = $this->get('/files/stock/parts.csv')->assertOk()->streamedContent();
         self::assertStringContainsString("'=SUM(A1)", $out);
         self::assertStringContainsString("'-tube", $out);

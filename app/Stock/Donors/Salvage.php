@@ -10,7 +10,7 @@ use App\Machines\Fitting;
 use App\Machines\Machine;
 use App\Safety\RedTag;
 use App\Shop\Person;
-use App\Stock\Parts\KeepPart;
+use App\Stock\Parts\AddUsedPart;
 use App\Stock\Parts\Part;
 use App\Stock\Shelf\Movement;
 use App\Stock\Shelf\MoveStock;
@@ -26,7 +26,7 @@ use OddBench\Stock\SpareGrade;
 /** Turns what comes out of machines into graded spares that say where they come from. */
 final readonly class Salvage
 {
-    public function __construct(private Knowledge $knowledge, private MoveStock $stock, private KeepPart $keep)
+    public function __construct(private Knowledge $knowledge, private MoveStock $stock, private AddUsedPart $used)
     {
     }
 
@@ -68,7 +68,7 @@ final readonly class Salvage
             ]);
 
             return $this->stock->salvaged(
-                $this->keep->usedOne($part, $as),
+                $this->used->add($part, $as),
                 $valueMinor,
                 $machine,
                 $of->code,
@@ -88,7 +88,7 @@ final readonly class Salvage
         }
 
         return $this->stock->salvaged(
-            $this->keep->usedOne(Part::query()->findOrFail($out->part_id), SpareGrade::from($out->grade)),
+            $this->used->add(Part::query()->findOrFail($out->part_id), SpareGrade::from($out->grade)),
             0,
             $machine,
             $out->position,

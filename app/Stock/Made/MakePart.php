@@ -11,8 +11,8 @@ use App\Stock\Parts\Part;
 use App\Stock\Parts\PartQuery;
 use App\Stock\Shelf\Movement;
 use App\Stock\Shelf\MoveStock;
-use App\Stock\Spools\KeepSpools;
 use App\Stock\Spools\Spool;
+use App\Stock\Spools\UseSpool;
 use Illuminate\Support\Facades\DB;
 use OddBench\Input\Contents;
 use OddBench\Input\InputError;
@@ -31,7 +31,7 @@ final readonly class MakePart
         private Knowledge $knowledge,
         private MoveStock $stock,
         private PartQuery $parts,
-        private KeepSpools $spools,
+        private UseSpool $spools,
     ) {
     }
 
@@ -102,7 +102,7 @@ final readonly class MakePart
                 throw InputError::at('spool', "{$spool->code} is {$spool->material}, and this is made of {$recipe->material}.");
             }
             if ($spool !== null) {
-                $this->spools->used($spool, $quantity * (float) $recipe->grams, "{$quantity} × {$part->name}", $by);
+                $this->spools->take($spool, $quantity * (float) $recipe->grams, "{$quantity} × {$part->name}", $by);
             }
             $cost = $this->parts->recipe($recipe);
 

@@ -15,7 +15,7 @@ use Symfony\Component\HttpFoundation\Response;
 
 final readonly class OrderController
 {
-    public function __construct(private OrdersQuery $orders, private KeepOrders $keep)
+    public function __construct(private OrdersQuery $orders)
     {
     }
 
@@ -24,23 +24,23 @@ final readonly class OrderController
         return $this->orders->all();
     }
 
-    public function send(SendOrderRequest $request): OrdersView
+    public function send(SendOrderRequest $request, SendOrder $sendOrder): OrdersView
     {
         Gate::authorize(Ability::MoveStock);
         $supplier = Supplier::query()->find($request->integer('supplier')) ?? throw Refused::notFound(
             'supplier',
             'There is no such supplier.',
         );
-        $this->keep->send($supplier, $request->packs(), $request->words('note'), Here::person(), $request->boolean('lessIsRight'));
+        $sendOrder->send($supplier, $request->packs(), $request->words('note'), Here::person(), $request->boolean('lessIsRight'));
 
         return $this->orders->all();
     }
 
-    public function receive(int $order, int $line, ReceiveRequest $request): OrdersView
+    public function receive(int $order, int $line, ReceiveRequest $request, ReceiveOrder $receiveOrder): OrdersView
     {
         Gate::authorize(Ability::MoveStock);
         $found = OrderLine::query()->where('order_id', $order)->findOrFail($line);
-        $this->keep->receive(
+        $receiveOrder->receive(
             $found,
             $request->integer('quantity'),
             $request->wholeOrNull('packCostMinor'),
@@ -52,10 +52,10 @@ final readonly class OrderController
         return $this->orders->all();
     }
 
-    public function close(int $order, CloseOrderRequest $request): OrdersView
+    public function close(int $order, CloseOrderRequest $request, CloseOrder $closeOrder): OrdersView
     {
         Gate::authorize(Ability::MoveStock);
-        $this->keep->close(Order::query()->findOrFail($order), $request->string('because')->trim()->toString());
+        $closeOrder->close(Order::query()->findOrFail($order), $request->string('because')->trim()->toString());
 
         return $this->orders->all();
     }

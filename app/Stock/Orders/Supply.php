@@ -45,4 +45,13 @@ final class Supply extends Model
     {
         return $this->belongsTo(Part::class);
     }
+
+    /** What a pack costs from now on; what it cost before is kept beside it. */
+    public function costs(int $packCostMinor): void
+    {
+        if ($this->exists && $this->pack_cost_minor !== $packCostMinor) {
+            $this->fill(['was_minor' => $this->pack_cost_minor, 'changed_at' => now()]);
+        }
+        $this->fill(['pack_cost_minor' => $packCostMinor])->save();
+    }
 }

@@ -14,7 +14,8 @@ use App\Stock\Kits\ReserveKit;
 use App\Stock\Made\MadeRequest;
 use App\Stock\Made\MakePart;
 use App\Stock\Made\RecipeRequest;
-use App\Stock\Orders\KeepOrders;
+use App\Stock\Orders\NoteSupplier;
+use App\Stock\Orders\NoteSupply;
 use App\Stock\Orders\SupplierRequest;
 use App\Stock\Shelf\Movement;
 use App\Stock\Spools\Spool;
@@ -28,7 +29,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** One part: what it is, what it fits, what stands in for it, where it is bought, how it is made, to whom it is promised. */
 final readonly class PartController
 {
-    public function __construct(private PartQuery $parts, private KeepPart $keep)
+    public function __construct(private PartQuery $parts)
     {
     }
 
@@ -37,10 +38,10 @@ final readonly class PartController
         return $this->parts->page($number);
     }
 
-    public function update(string $number, ChangePartRequest $request): PartPageView
+    public function update(string $number, ChangePartRequest $request, ChangePart $changePart): PartPageView
     {
         Gate::authorize(Ability::MoveStock);
-        $this->keep->change(
+        $changePart->change(
             Part::numbered($number),
             $request->integer('version'),
             $request->string('name')->trim()->toString(),
@@ -58,10 +59,10 @@ final readonly class PartController
         return $this->parts->page($number);
     }
 
-    public function substitute(string $number, OtherPartRequest $request): PartPageView
+    public function substitute(string $number, OtherPartRequest $request, AllowSubstitute $allowSubstitute): PartPageView
     {
         Gate::authorize(Ability::MoveStock);
-        $this->keep->substitute(
+        $allowSubstitute->allow(
             Part::numbered($number),
             Part::numbered($request->string('other')->trim()->toString()),
             $request->words('note'),
@@ -70,28 +71,28 @@ final readonly class PartController
         return $this->parts->page($number);
     }
 
-    public function noSubstitute(string $number, string $other): PartPageView
+    public function noSubstitute(string $number, string $other, DropSubstitute $dropSubstitute): PartPageView
     {
         Gate::authorize(Ability::MoveStock);
-        $this->keep->noSubstitute(Part::numbered($number), Part::numbered($other));
+        $dropSubstitute->drop(Part::numbered($number), Part::numbered($other));
 
         return $this->parts->page($number);
     }
 
-    public function succeed(string $number, SuccessorRequest $request): PartPageView
+    public function succeed(string $number, SuccessorRequest $request, SucceedPart $succeedPart): PartPageView
     {
         Gate::authorize(Ability::MoveStock);
         $other = $request->words('other');
-        $this->keep->succeed(Part::numbered($number), $other === null ? null : Part::numbered($other));
+        $succeedPart->succeed(Part::numbered($number), $other === null ? null : Part::numbered($other));
 
         return $this->parts->page($number);
     }
 
     /** The body is the picture itself. */
-    public function photograph(string $number, Request $request): PartPageView
+    public function photograph(string $number, Request $request, PhotographPart $photographPart): PartPageView
     {
         Gate::authorize(Ability::MoveStock);
-        $this->keep->photograph(Part::numbered($number), $request->getContent());
+        $photographPart->keep(Part::numbered($number), $request->getContent());
 
         return $this->parts->page($number);
     }
@@ -104,18 +105,18 @@ final readonly class PartController
     }
 
     /** Where a part is bought, and from whom. */
-    public function supply(string $number, SupplierRequest $request, KeepOrders $keep): PartPageView
+    public function supply(string $number, SupplierRequest $request, NoteSupplier $noteSupplier, NoteSupply $noteSupply): PartPageView
     {
         Gate::authorize(Ability::MoveStock);
-        DB::transaction(function () use ($number, $request, $keep): void {
-            $supplier = $keep->supplier(
+        DB::transaction(static function () use ($number, $request, $noteSupplier, $noteSupply): void {
+            $supplier = $noteSupplier->note(
                 $request->string('supplier')->trim()->toString(),
                 $request->integer('leadDays'),
                 $request->wholeOrNull('minimumMinor'),
                 $request->wholeOrNull('freightMinor'),
                 $request->words('contact'),
             );
-            $keep->supply(
+            $noteSupply->note(
                 Part::numbered($number),
                 $supplier,
                 $request->words('number'),

@@ -12,7 +12,7 @@ use App\Stock\Donors\DonorsQuery;
 use App\Stock\Donors\DonorsView;
 use App\Stock\Donors\Salvage;
 use App\Stock\Donors\SalvageRequest;
-use App\Stock\Parts\KeepPart;
+use App\Stock\Parts\AddPart;
 use App\Stock\Parts\NewPartRequest;
 use App\Stock\Parts\Part;
 use App\Stock\Parts\PartPageView;
@@ -38,10 +38,10 @@ final readonly class ShelfController
         );
     }
 
-    public function store(NewPartRequest $request, KeepPart $keep): PartPageView
+    public function store(NewPartRequest $request, AddPart $addPart): PartPageView
     {
         Gate::authorize(Ability::MoveStock);
-        $part = $keep->add(
+        $part = $addPart->add(
             $request->string('number')->toString(),
             $request->string('name')->trim()->toString(),
             $request->string('class')->toString(),

@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\Gate;
 
 final readonly class SpoolController
 {
-    public function __construct(private SpoolsQuery $query, private KeepSpools $keep)
+    public function __construct(private SpoolsQuery $query)
     {
     }
 
@@ -23,11 +23,11 @@ final readonly class SpoolController
         return $this->query->all();
     }
 
-    public function store(NewSpoolRequest $request): SpoolsView
+    public function store(NewSpoolRequest $request, AddSpool $addSpool): SpoolsView
     {
         Gate::authorize(Ability::MoveStock);
         $made = $request->words('madeOn');
-        $this->keep->add(
+        $addSpool->add(
             $request->string('material')->toString(),
             $request->words('colour'),
             $request->words('lot'),
@@ -40,25 +40,32 @@ final readonly class SpoolController
         return $this->query->all();
     }
 
-    public function event(string $code, SpoolEventRequest $request): SpoolsView
-    {
+    public function event(
+        string $code,
+        SpoolEventRequest $request,
+        OpenSpool $openSpool,
+        WeighSpool $weighSpool,
+        DrySpool $drySpool,
+        UseSpool $useSpool,
+        EndSpool $endSpool,
+    ): SpoolsView {
         Gate::authorize(Ability::MoveStock);
         $spool = Spool::coded($code);
         match ($request->string('kind')->toString()) {
-            'opened' => $this->keep->opened($spool, Here::person()),
-            'weighed' => $this->keep->weighed($spool, $request->float('grams'), Here::person()),
-            'dried' => $this->keep->dried($spool, $request->float('hours'), $request->numberOrNull('celsius'), Here::person()),
-            'used' => $this->keep->used($spool, $request->float('grams'), $request->words('note'), Here::person()),
-            default => $this->keep->ended($spool, Here::person()),
+            'opened' => $openSpool->open($spool, Here::person()),
+            'weighed' => $weighSpool->weigh($spool, $request->float('grams'), Here::person()),
+            'dried' => $drySpool->dry($spool, $request->float('hours'), $request->numberOrNull('celsius'), Here::person()),
+            'used' => $useSpool->take($spool, $request->float('grams'), $request->words('note'), Here::person()),
+            default => $endSpool->end($spool, Here::person()),
         };
 
         return $this->query->all();
     }
 
-    public function inJob(int $job, JobSpoolRequest $request, ShowJob $show): JobView
+    public function inJob(int $job, JobSpoolRequest $request, ShowJob $show, NameSpool $nameSpool): JobView
     {
         Gate::authorize(Ability::Work);
-        $this->keep->inJob(Spool::coded($request->string('spool')->trim()->toString()), Job::query()->findOrFail($job), Here::person());
+        $nameSpool->name(Spool::coded($request->string('spool')->trim()->toString()), Job::query()->findOrFail($job), Here::person());
 
         return $show->of($job);
     }

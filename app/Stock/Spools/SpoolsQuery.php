@@ -15,7 +15,7 @@ final readonly class SpoolsQuery
 
     private const EVENTS = 12;
 
-    public function __construct(private Knowledge $knowledge, private KeepSpools $keep)
+    public function __construct(private Knowledge $knowledge, private SpoolCondition $condition)
     {
     }
 
@@ -31,7 +31,7 @@ final readonly class SpoolsQuery
 
     private function view(Spool $spool): SpoolView
     {
-        $state = $this->keep->state($spool);
+        $state = $this->condition->of($spool);
 
         return new SpoolView(
             $spool->code,

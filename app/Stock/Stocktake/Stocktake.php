@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock\Stocktake;
 
+use App\Api\Refused;
 use App\Shop\Person;
 use App\Stock\Shelf\Bins;
 use Illuminate\Database\Eloquent\Model;
@@ -32,5 +33,13 @@ final class Stocktake extends Model
     public function person(): BelongsTo
     {
         return $this->belongsTo(Person::class);
+    }
+
+    /** @throws Refused when nothing can be counted in it any more */
+    public function refuseEnded(): void
+    {
+        if ($this->ended_at !== null) {
+            throw Refused::because('stocktake', 'This stocktake is ended. Start another one.');
+        }
     }
 }

@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\Gate;
 
 final readonly class StocktakeController
 {
-    public function __construct(private StocktakeQuery $query, private KeepStocktake $keep)
+    public function __construct(private StocktakeQuery $query)
     {
     }
 
@@ -20,10 +20,10 @@ final readonly class StocktakeController
         return $this->query->all();
     }
 
-    public function start(StartStocktakeRequest $request): StocktakesView
+    public function start(StartStocktakeRequest $request, StartStocktake $startStocktake): StocktakesView
     {
         Gate::authorize(Ability::MoveStock);
-        $this->keep->start($request->words('bins') ?? '', Here::person());
+        $startStocktake->start($request->words('bins') ?? '', Here::person());
 
         return $this->query->all();
     }
@@ -33,20 +33,20 @@ final readonly class StocktakeController
         return $this->query->sheet(Stocktake::query()->findOrFail($stocktake), $bin);
     }
 
-    public function open(int $stocktake, string $bin): BinSheetView
+    public function open(int $stocktake, string $bin, OpenBin $openBin): BinSheetView
     {
         Gate::authorize(Ability::MoveStock);
         $take = Stocktake::query()->findOrFail($stocktake);
-        $this->keep->open($take, $bin, Here::person());
+        $openBin->open($take, $bin, Here::person());
 
         return $this->query->sheet($take, $bin);
     }
 
-    public function count(int $stocktake, string $bin, CountRequest $request): BinSheetView
+    public function count(int $stocktake, string $bin, CountRequest $request, CountPart $countPart): BinSheetView
     {
         Gate::authorize(Ability::MoveStock);
         $take = Stocktake::query()->findOrFail($stocktake);
-        $this->keep->count(
+        $countPart->count(
             $this->opened($take, $bin),
             Part::numbered($request->string('part')->trim()->toString()),
             $request->integer('counted'),
@@ -57,19 +57,19 @@ final readonly class StocktakeController
         return $this->query->sheet($take, $bin);
     }
 
-    public function done(int $stocktake, string $bin): StocktakesView
+    public function done(int $stocktake, string $bin, FinishBin $finishBin): StocktakesView
     {
         Gate::authorize(Ability::MoveStock);
-        $this->keep->done($this->opened(Stocktake::query()->findOrFail($stocktake), $bin));
+        $finishBin->finish($this->opened(Stocktake::query()->findOrFail($stocktake), $bin));
 
         return $this->query->all();
     }
 
-    public function end(int $stocktake, EndStocktakeRequest $request): StocktakesView
+    public function end(int $stocktake, EndStocktakeRequest $request, PostStocktake $postStocktake, DiscardStocktake $discardStocktake): StocktakesView
     {
         Gate::authorize(Ability::MoveStock);
         $take = Stocktake::query()->with('person')->findOrFail($stocktake);
-        $request->boolean('post') ? $this->keep->post($take, Here::person()) : $this->keep->discard($take, Here::person());
+        $request->boolean('post') ? $postStocktake->post($take, Here::person()) : $discardStocktake->discard($take, Here::person());
 
         return $this->query->all();
     }

@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace Database\Seeders\Demo;
 
 use App\Shop\Person;
-use App\Stock\Orders\KeepOrders;
+use App\Stock\Orders\NoteSupplier;
+use App\Stock\Orders\NoteSupply;
 use App\Stock\Orders\Order;
 use App\Stock\Orders\OrderLine;
+use App\Stock\Orders\ReceiveOrder;
+use App\Stock\Orders\SendOrder;
 use App\Stock\Orders\Supplier;
 use App\Stock\Orders\Supply;
 use App\Stock\Parts\Part;
@@ -59,21 +62,24 @@ final class DemoOrders
         'cleaning',
     ];
 
-    public function __construct(private readonly KeepOrders $keep)
-    {
+    public function __construct(private readonly NoteSupplier $supplier,
+        private readonly NoteSupply $supply,
+        private readonly SendOrder $send,
+        private readonly ReceiveOrder $receive,
+    ) {
     }
 
     public function sell(): void
     {
         $suppliers = [];
         foreach (self::SUPPLIERS as $name => [$contact, $days, , $least, $freight]) {
-            $suppliers[] = $this->keep->supplier($name, $days, $least, $freight, $contact);
+            $suppliers[] = $this->supplier->note($name, $days, $least, $freight, $contact);
         }
         foreach (Part::query()->orderBy('id')->get() as $part) {
             $cost = DemoShop::costOf($part->number);
             $pack = $cost < 150 ? 10 : ($cost < 400 ? 5 : 1);
             $supplier = $suppliers[$this->kind($part->class)];
-            $this->keep->supply(
+            $this->supply->note(
                 $part,
                 $supplier,
                 substr($supplier->name, 0, 1).sprintf('%04d', crc32($part->number) % 10_000),
@@ -105,7 +111,7 @@ final class DemoOrders
             }
             if ($packs !== []) {
                 $orders[] = [
-                    $this->keep->send($supplier, $packs, null, $by),
+                    $this->send->send($supplier, $packs, null, $by),
                     self::SUPPLIERS[$supplier->name][1] + $random->getInt(-1, self::SUPPLIERS[$supplier->name][2]),
                 ];
             }
@@ -126,7 +132,7 @@ final class DemoOrders
     {
         foreach ($order->lines()->with('part')->get() as $line) {
             $dearer = $random->getInt(0, 9) === 0 ? (int) round($line->pack_cost_minor * $random->getInt(103, 112) / 100) : null;
-            $this->keep->receive(
+            $this->receive->receive(
                 $line,
                 $line->open(),
                 $dearer,

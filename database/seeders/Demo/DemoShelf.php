@@ -15,17 +15,22 @@ use App\Stock\Batches\FlagBatch;
 use App\Stock\Donors\Salvage;
 use App\Stock\Kits\ReserveKit;
 use App\Stock\Made\MakePart;
-use App\Stock\Orders\KeepOrders;
+use App\Stock\Orders\NoteSupplier;
+use App\Stock\Orders\NoteSupply;
 use App\Stock\Orders\PlannedUse;
 use App\Stock\Orders\Supply;
-use App\Stock\Parts\KeepPart;
+use App\Stock\Parts\AllowSubstitute;
+use App\Stock\Parts\ChangePart;
 use App\Stock\Parts\Part;
 use App\Stock\Parts\PartChoice;
 use App\Stock\Shelf\Movement;
-use App\Stock\Spools\KeepSpools;
+use App\Stock\Spools\AddSpool;
 use App\Stock\Spools\Spool;
 use App\Stock\Stocktake\BinCount;
-use App\Stock\Stocktake\KeepStocktake;
+use App\Stock\Stocktake\CountPart;
+use App\Stock\Stocktake\FinishBin;
+use App\Stock\Stocktake\OpenBin;
+use App\Stock\Stocktake\StartStocktake;
 use App\Stock\Stocktake\Stocktake;
 use Generator;
 use Illuminate\Support\Carbon;
@@ -78,12 +83,17 @@ final class DemoShelf
 
     public function __construct(
         private readonly Knowledge $knowledge,
-        private readonly KeepPart $parts,
-        private readonly KeepOrders $orders,
-        private readonly KeepSpools $spools,
+        private readonly ChangePart $change,
+        private readonly AllowSubstitute $allow,
+        private readonly NoteSupplier $supplier,
+        private readonly NoteSupply $supply,
+        private readonly AddSpool $spools,
         private readonly MakePart $make,
         private readonly FlagBatch $flag,
-        private readonly KeepStocktake $stocktake,
+        private readonly StartStocktake $start,
+        private readonly OpenBin $open,
+        private readonly CountPart $count,
+        private readonly FinishBin $finish,
         private readonly Salvage $salvage,
         private readonly BookIn $bookIn,
         private readonly SendOut $send,
@@ -99,7 +109,7 @@ final class DemoShelf
                 $this->knowledge->families,
                 static fn ($f): bool => str_contains($part->name, explode(' ', $f->name)[0]),
             ));
-            $this->parts->change(
+            $this->change->change(
                 $part,
                 $part->version,
                 $part->name,
@@ -111,19 +121,19 @@ final class DemoShelf
             );
         }
         foreach (self::INSTEAD as [$name, $other, $care]) {
-            $this->parts->substitute($this->named($name), $this->named($other), $care);
+            $this->allow->allow($this->named($name), $this->named($other), $care);
         }
     }
 
     /** A second place to buy some of them, dearer and nearer. */
     public function sellElsewhere(): void
     {
-        $near = $this->orders->supplier('Dockside Tools', 2, 2500, 0, 'walk-in, gate 3');
+        $near = $this->supplier->note('Dockside Tools', 2, 2500, 0, 'walk-in, gate 3');
         foreach (Supply::query()->with('part')->whereHas(
             'part',
             static fn ($q) => $q->whereIn('class', ['heat-break-fan', 'thermistor', 'heater-cartridge', 'liner', 'nozzle']),
         )->orderBy('id')->get() as $supply) {
-            $this->orders->supply($supply->part, $near, null, 1, (int) round(1.35 * $supply->pack_cost_minor / $supply->pack));
+            $this->supply->note($supply->part, $near, null, 1, (int) round(1.35 * $supply->pack_cost_minor / $supply->pack));
         }
     }
 
@@ -149,7 +159,7 @@ final class DemoShelf
     public function today(Carbon $today, array $people): void
     {
         Carbon::setTestNow($today->copy()->subMinutes(50));
-        $take = $this->stocktake->start('C', $people['sam']);
+        $take = $this->start->start('C', $people['sam']);
         $this->count($take, 'C1', true, $people['sam']);
         $this->count($take, 'C2', false, $people['sam']);
         foreach (array_slice(app(PlannedUse::class)->all(), 0, 3, true) as $id => $planned) {
@@ -266,14 +276,14 @@ final class DemoShelf
 
     private function count(Stocktake $take, string $name, bool $whole, Person $by): void
     {
-        $bin = $this->stocktake->open($take, $name, $by);
+        $bin = $this->open->open($take, $name, $by);
         $parts = Part::query()->where('bin', $name)->orderBy('number')->get();
         foreach ($whole ? $parts : $parts->take(1) as $i => $part) {
             // one is missing of the first
-            $this->stocktake->count($bin, $part, max(0, $part->on_hand - ($i === 0 && $whole ? 1 : 0)), false, $by);
+            $this->count->count($bin, $part, max(0, $part->on_hand - ($i === 0 && $whole ? 1 : 0)), false, $by);
         }
         if ($whole) {
-            $this->stocktake->done(BinCount::query()->with('stocktake')->findOrFail($bin->id));
+            $this->finish->finish(BinCount::query()->with('stocktake')->findOrFail($bin->id));
         }
     }
 
