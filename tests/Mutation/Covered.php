@@ -29,7 +29,7 @@ final readonly class Covered
         $lines = $reach = [];
         foreach ($of->getData()->lineCoverage() as $file => $run) {
             foreach ($run as $line => $tests) {
-                $its = array_values(array_unique(array_map(self::method(...), $tests ?? [])));
+                $its = array_values(array_unique($tests ?? []));
                 $lines[substr((string) $file, strlen($root) + 1)][(int) $line] = $its;
                 foreach ($its as $test) {
                     $reach[$test] = ($reach[$test] ?? 0) + 1;
@@ -39,7 +39,7 @@ final readonly class Covered
         $seconds = [];
         $xml = new SimpleXMLElement((string) file_get_contents($log));
         foreach ($xml->xpath('//testcase') ?: [] as $case) {
-            $test = self::method("{$case['class']}::{$case['name']}");
+            $test = self::named("{$case['class']}::{$case['name']}");
             $seconds[$test] = ($seconds[$test] ?? 0.0) + (float) $case['time'];
         }
 
@@ -72,9 +72,9 @@ final readonly class Covered
         return array_sum(array_map(fn (string $test): float => $this->seconds[$test] ?? 0.1, $tests));
     }
 
-    /** Without its data set. */
-    private static function method(string $test): string
+    /** A test and its data set by one name, as the coverage gives it. */
+    private static function named(string $test): string
     {
-        return (string) preg_replace('/(#| with data set ).*$/s', '', $test);
+        return (string) preg_replace('/ with data set #?"?(.*?)"?$/s', '#$1', $test);
     }
 }

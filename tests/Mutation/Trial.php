@@ -14,14 +14,18 @@ final class Trial
 
     private readonly string $file;
 
-    /** @param  list<string>  $tests  as Class::method */
+    /** @param  list<string>  $tests  as Class::method or Class::method#data set */
     public function __construct(string $root, string $work, Mutant $mutant, array $tests, float $mostSeconds)
     {
         $changed = $mutant->of((string) file_get_contents("{$root}/{$mutant->file}"));
         $this->file = tempnam($work, 'mutant');
         file_put_contents($this->file, $changed);
         preg_match('/^namespace ([\w\\\\]+);/m', $changed, $namespace);
-        $filter = '/^('.implode('|', array_map(static fn (string $test): string => preg_quote($test, '/'), $tests)).')( |#|$)/';
+        $filter = '/^('.implode('|', array_map(static function (string $test): string {
+            [$method, $set] = [...explode('#', $test, 2), null];
+
+            return preg_quote($method, '/').($set === null ? '' : ' with data set (#|")'.preg_quote($set, '/').'"?');
+        }, $tests)).')$/';
         $paths = array_values(array_unique(array_map(
             static fn (string $test): string => $root.'/tests/'.str_replace(
                 '\\',

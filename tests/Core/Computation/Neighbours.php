@@ -17,6 +17,7 @@ final class Neighbours
     public static function of(array $input): iterable
     {
         yield 'as it is' => $input;
+        yield 'one more' => [...$input, 'zz' => 7];
         foreach (self::values($input, '') as $path => $value) {
             foreach (self::instead($value) as $how => $other) {
                 yield "{$path} {$how}" => self::with($input, explode('.', (string) $path), $other);
