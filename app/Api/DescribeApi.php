@@ -86,12 +86,17 @@ final readonly class DescribeApi
             'schema' => ['type' => isset($route->wheres[$name]) ? 'integer' : 'string'],
         ], $route->parameterNames());
         $rules = $this->rules($method);
+        $file = TakesFile::on($method);
         $operation = ['operationId' => lcfirst((string) preg_replace(
             '/Controller$/',
             '',
             $method->getDeclaringClass()->getShortName(),
         )).ucfirst($method->getName())];
-        if ($verb === 'GET' || ($verb === 'DELETE' && ($rules['required'] ?? []) === [])) {
+        if ($file !== null) {
+            array_push($parameters, ...$file->parameters());
+            $operation['requestBody'] = $file->body();
+        }
+        if ($file !== null || $verb === 'GET' || ($verb === 'DELETE' && ($rules['required'] ?? []) === [])) {
             foreach ($rules['properties'] ?? [] as $name => $schema) {
                 $parameters[] = [
                     'name' => $name,

@@ -14,34 +14,15 @@ final class LimitBody
 {
     private const MOST = 262_144;
 
-    private const MOST_OF_A_FILE = 32 * 1024 * 1024;
-
-    private const MOST_OF_A_PICTURE = 8 * 1024 * 1024;
-
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         if ($request->isMethodSafe()) {
             return $next($request);
         }
-        if ($request->is('api/v1/jobs/*/photographs', 'api/v1/parts/*/photograph')) {
-            if ((int) $request->headers->get('Content-Length') > self::MOST_OF_A_PICTURE) {
-                throw new HttpException(413);
-            }
-
-            return $next($request);
-        }
-        if ($request->is(
-            'api/v1/instruments/*',
-            'api/v1/jobs/*/instruments/*',
-            'api/v1/families/*/papers',
-            'api/v1/parts/*/recipe/file',
-            'api/v1/stock-files/parts',
-            'api/v1/stock-files/stock',
-            'api/v1/stock-files/movements',
-        )
-            && ! $request->isJson()) {
-            if ((int) $request->headers->get('Content-Length') > self::MOST_OF_A_FILE) {
+        $file = TakesFile::by($request->route());
+        if ($file !== null && ! ($file->orJson !== null && $request->isJson())) {
+            if ((int) $request->headers->get('Content-Length') > $file->most) {
                 throw new HttpException(413);
             }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Instruments;
 
+use App\Api\TakesFile;
 use App\Intake\Job;
 use App\Shop\Ability;
 use App\Shop\Here;
@@ -35,6 +36,7 @@ final readonly class InstrumentController
     }
 
     /** Works something out; nothing is kept. The body is a JSON object, or the file itself with the rest in the query. */
+    #[TakesFile(orJson: [])]
     public function compute(string $name, Request $request): InstrumentResult
     {
         return InstrumentResult::of(
@@ -49,6 +51,7 @@ final readonly class InstrumentController
     }
 
     /** As a sheet on screen is filled in: texts by key under `typed`, or the file itself with the texts in the query. */
+    #[TakesFile(query: ['typed' => 'texts'], orJson: ['typed' => 'texts'])]
     public function sheet(string $name, Request $request): ReadView
     {
         [$sheet, $input, $result] = $this->read($name, $request);
@@ -57,6 +60,7 @@ final readonly class InstrumentController
     }
 
     /** The same, kept in a job with the findings it stands for. */
+    #[TakesFile(query: ['typed' => 'texts', 'position' => 'text'], orJson: ['typed' => 'texts'])]
     public function take(int $job, string $name, Request $request, TakeReading $take): ReadView
     {
         Gate::authorize(Ability::Work);

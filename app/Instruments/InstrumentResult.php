@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Instruments;
 
 use App\Api\View;
+use OddBench\Instruments\Verdict;
 use OpenApi\Attributes as OA;
 
 /** What an instrument worked out, under the names `compute` gives them. */
@@ -14,7 +15,7 @@ final readonly class InstrumentResult extends View
     /** @param  array<string, mixed>  $result */
     public function __construct(
         private array $result,
-        #[OA\Property(enum: ['ok', 'watch', 'out', 'danger', 'inconclusive'])] public ?string $verdict,
+        #[OA\Property(enum: Verdict::class)] public ?string $verdict,
         #[OA\Property(description: 'one plain sentence with the figures in it')] public ?string $because,
     ) {
     }

@@ -7,6 +7,7 @@ namespace App\Instruments;
 use App\Api\View;
 use OddBench\Input\Contents;
 use OddBench\Instruments\SheetResult;
+use OddBench\Instruments\Verdict;
 use OddBench\Knowledge\InstrumentSheet;
 use OpenApi\Attributes as OA;
 
@@ -20,7 +21,7 @@ final readonly class ReadView extends View
      * @param  array<string, mixed>  $result  under the names of `compute`
      */
     public function __construct(
-        #[OA\Property(enum: ['ok', 'watch', 'out', 'danger', 'inconclusive'])] public ?string $verdict,
+        #[OA\Property(enum: Verdict::class)] public ?string $verdict,
         #[OA\Property] public ?string $because,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ResultLineView::class))] public array $lines,
         #[OA\Property] public ?GaugeView $gauge,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Api\TakesFile;
 use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Http\Request;
@@ -14,6 +15,7 @@ use Symfony\Component\HttpFoundation\Response;
 final readonly class PhotographController
 {
     /** The body is the picture itself. */
+    #[TakesFile(TakesFile::PICTURE)]
     public function store(int $job, Request $request, KeepPhotograph $keep): PhotographView
     {
         Gate::authorize(Ability::Work);

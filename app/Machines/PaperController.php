@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
+use App\Api\TakesFile;
 use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Http\Request;
@@ -38,6 +39,7 @@ final readonly class PaperController
     }
 
     /** The body is the paper itself; its title stands in the query. */
+    #[TakesFile(query: ['title' => 'text'])]
     public function store(string $family, Request $request, KeepPaper $keep): PapersView
     {
         Gate::authorize(Ability::Work);

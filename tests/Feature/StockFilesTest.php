@@ -157,7 +157,7 @@ final class StockFilesTest extends BenchTestCase
         $this->assertRefused($this->bring('stock', "PK\x03\x04\x14\0\x06\0"), 422, 'file', 'a workbook');
         $this->assertRefused($this->bring('stock', "\x1F\x8B\x08\0"), 422, 'file', 'a packed file');
         self::assertSame(0, StockFile::query()->count());
-        $this->bring('people', "a\n")->assertStatus(415);
+        $this->bring('people', "a\n")->assertStatus(404);
     }
 
     public function test_what_goes_out_comes_in_as_it_is_and_holds_no_formula(): void

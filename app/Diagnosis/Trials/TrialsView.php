@@ -7,6 +7,7 @@ namespace App\Diagnosis\Trials;
 use App\Api\View;
 use Illuminate\Database\Eloquent\Collection;
 use OddBench\Diagnosis\TrialJudgement;
+use OddBench\Diagnosis\TrialVerdict;
 use OpenApi\Attributes as OA;
 
 /** The trial prints of a job and what they say. */
@@ -26,7 +27,7 @@ final readonly class TrialsView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: EffectView::class))] public array $interactions,
         #[OA\Property] public ?string $matters,
         #[OA\Property] public ?int $best,
-        #[OA\Property(enum: ['ok', 'watch', 'out'])] public string $verdict,
+        #[OA\Property(enum: TrialVerdict::class)] public string $verdict,
         #[OA\Property] public string $because,
         #[OA\Property(description: 'the conclusion that stands as a finding: true, false, or not drawn')] public ?bool $concluded,
     ) {

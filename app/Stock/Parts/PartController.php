@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock\Parts;
 
+use App\Api\TakesFile;
 use App\Shop\Ability;
 use App\Shop\Here;
 use App\Stock\Batches\BadBatch;
@@ -89,6 +90,7 @@ final readonly class PartController
     }
 
     /** The body is the picture itself. */
+    #[TakesFile(TakesFile::PICTURE)]
     public function photograph(string $number, Request $request, PhotographPart $photographPart): PartPageView
     {
         Gate::authorize(Ability::MoveStock);
@@ -175,6 +177,7 @@ final readonly class PartController
     }
 
     /** The body is the file itself. */
+    #[TakesFile()]
     public function recipeFile(string $number, ReceiveFileRequest $request, MakePart $make): PartPageView
     {
         Gate::authorize(Ability::MoveStock);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock\Tables;
 
+use App\Api\TakesFile;
 use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Support\Facades\Gate;
@@ -32,6 +33,7 @@ final readonly class StockFileController
     }
 
     /** The body is the table itself; nothing counts yet. */
+    #[TakesFile()]
     public function store(string $kind, ReceiveFileRequest $request): StockFileView
     {
         Gate::authorize(Ability::MoveStock);

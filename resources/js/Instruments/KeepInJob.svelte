@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { readInstrument } from '@/api/client';
+  import { api, told } from '@/api/client';
   import { wrote } from '@/api/writes';
   import { comparedQuery, jobQuery } from '@/api/queries';
   import type { Sheet } from '@/api/types';
@@ -10,6 +10,7 @@
   import { day, hours } from '@/ui/format';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
+  import { asked } from './asked';
 
   /** Keeps a reading in its job, and shows what was read here before and on the sisters. */
   interface Props {
@@ -33,7 +34,9 @@
 
   async function keep(): Promise<void> {
     kept = await work.do(async () => {
-      await readInstrument(sheet.code, texts, file, { job, position });
+      const { query, ...body } = asked(texts, file);
+      const params = { path: { job, name: sheet.code }, query: { ...query, position } };
+      await told(api.POST('/jobs/{job}/instruments/{name}', { params, ...body }));
       wrote(client, 'reading');
     });
   }

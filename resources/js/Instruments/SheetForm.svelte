@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { readInstrument } from '@/api/client';
+  import { api, told } from '@/api/client';
   import { comparedQuery, jobQuery } from '@/api/queries';
   import type { Read, Sheet } from '@/api/types';
   import { here } from '@/api/session.svelte';
@@ -10,6 +10,7 @@
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
+  import { asked } from './asked';
   import ReadOut from './Read.svelte';
   import KeepInJob from './KeepInJob.svelte';
   import Recorder from './Recorder.svelte';
@@ -66,7 +67,9 @@
 
   async function measure(): Promise<void> {
     const done = await work.do(async () => {
-      read = await readInstrument(sheet.code, texts, fileInput ? file : undefined);
+      const { query, ...body } = asked(texts, fileInput ? file : null);
+      const params = { path: { name: sheet.code }, query };
+      read = await told(api.POST('/instruments/{name}/sheet', { params, ...body }));
     });
     if (!done) read = null;
   }

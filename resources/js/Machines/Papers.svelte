@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { api, sendPaper, told } from '@/api/client';
+  import { api, asItIs, told } from '@/api/client';
   import { wrote } from '@/api/writes';
   import { papersQuery } from '@/api/queries';
   import type { Paper } from '@/api/types';
@@ -39,7 +39,10 @@
   async function add(): Promise<void> {
     if (!file) return;
     const sent = file;
-    const kept = await work.do(() => keep(sendPaper(code, title, sent)));
+    const params = { path: { family: code }, query: { title } };
+    const kept = await work.do(() =>
+      keep(told(api.POST('/families/{family}/papers', { params, ...asItIs(sent) }))),
+    );
     if (kept) {
       title = '';
       file = null;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { api, sendFile, told } from '@/api/client';
+  import { api, asItIs, told } from '@/api/client';
   import type { PartPage } from '@/api/types';
   import { here } from '@/api/session.svelte';
   import FileButton from '@/ui/FileButton.svelte';
@@ -56,14 +56,10 @@
     });
   const attach = (file: File | undefined) =>
     file &&
-    work.do(async () =>
-      keep(
-        await sendFile<PartPage>(
-          `/parts/${page.part.number}/recipe/file?name=${encodeURIComponent(file.name)}`,
-          file,
-        ),
-      ),
-    );
+    work.do(async () => {
+      const params = { path, query: { name: file.name } };
+      keep(await told(api.POST('/parts/{number}/recipe/file', { params, ...asItIs(file) })));
+    });
   const named = ['grams', 'pricePerKgMinor', 'printMinutes', 'handMinutes', 'material', 'quantity', 'spool'];
 </script>
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { sendFile } from '@/api/client';
+  import { api, asItIs, told } from '@/api/client';
   import { wrote } from '@/api/writes';
   import { partQuery } from '@/api/queries';
   import type { PartPage } from '@/api/types';
@@ -35,7 +35,10 @@
   };
   const photograph = (file: File | undefined) =>
     file &&
-    work.do(async () => keep(await sendFile<PartPage>(`/parts/${number}/photograph`, await smaller(file))));
+    work.do(async () => {
+      const params = { path: { number } };
+      keep(await told(api.POST('/parts/{number}/photograph', { params, ...asItIs(await smaller(file)) })));
+    });
 
   const grades = { new: '', tested: 'used, tested', untested: 'used, untested' } as const;
   const named = (all: { code: string; name: string }[], codes: string[]): string =>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { api, sendFile, told } from '@/api/client';
+  import { api, asItIs, told } from '@/api/client';
   import { wrote } from '@/api/writes';
   import { stockFilesQuery } from '@/api/queries';
   import type { StockFile } from '@/api/types';
@@ -46,7 +46,8 @@
   const bring = (file: File | undefined) =>
     file &&
     work.do(async () => {
-      shown = await sendFile<StockFile>(`/stock-files/${kind}?name=${encodeURIComponent(file.name)}`, file);
+      const params = { path: { kind }, query: { name: file.name } };
+      shown = await told(api.POST('/stock-files/{kind}', { params, ...asItIs(file) }));
       fate = '';
       wrote(client, 'table');
     });

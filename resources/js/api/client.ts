@@ -101,80 +101,12 @@ export async function told<T>(
   throw new Refusal(response.status, detail, error?.errors ?? []);
 }
 
-/** Sends a picture as it is; the answer says where it stands. */
-export async function sendPhotograph(
-  job: number,
-  picture: Blob,
-): Promise<components['schemas']['PhotographView']> {
-  return asked(
-    new Request(`/api/v1/jobs/${job}/photographs`, {
-      method: 'POST',
-      body: picture,
-      headers: { Accept: 'application/json', 'Content-Type': picture.type },
-    }),
-  );
-}
+/** A file as the body of a write, as it is; a table is no JSON, whatever the system thinks its kind is. */
+export const asItIs = (file: Blob) => {
+  const kind = /^(image|application\/pdf)/.test(file.type) ? file.type : 'application/octet-stream';
+  return { body: file as unknown as string, bodySerializer: () => file, headers: { 'Content-Type': kind } };
+};
 
-/** Sends a manual, map or drawing of a family. */
-export async function sendPaper(
-  family: string,
-  title: string,
-  file: Blob,
-): Promise<components['schemas']['PapersView']> {
-  return asked(
-    new Request(`/api/v1/families/${family}/papers?title=${encodeURIComponent(title)}`, {
-      method: 'POST',
-      body: file,
-      headers: { Accept: 'application/json', 'Content-Type': file.type || 'application/octet-stream' },
-    }),
-  );
-}
-
-/** Sends a file as it is to an address that takes one; the answer is what that address says. */
-export async function sendFile<T>(path: string, file: Blob): Promise<T> {
-  return asked<T>(
-    new Request(`/api/v1${path}`, {
-      method: 'POST',
-      body: file,
-      // a table is no JSON, whatever the system thinks its kind is
-      headers: { Accept: 'application/json', 'Content-Type': 'application/octet-stream' },
-    }),
-  );
-}
-
-/** Asks an instrument with what was typed, or with a file as the body. */
-export async function readInstrument(
-  name: string,
-  typed: Record<string, string>,
-  file: Blob | null | undefined,
-  keep?: { job: number; position: string },
-): Promise<components['schemas']['ReadView']> {
-  const path = keep
-    ? `/api/v1/jobs/${keep.job}/instruments/${name}?position=${encodeURIComponent(keep.position)}`
-    : `/api/v1/instruments/${name}/sheet?`;
-  const headers = { Accept: 'application/json', 'Content-Type': 'application/json' };
-  if (!file) {
-    const body = JSON.stringify({ typed });
-    return asked(new Request(path, { method: 'POST', body, headers }));
-  }
-  const query = new URLSearchParams(Object.entries(typed).map(([key, text]) => [`typed[${key}]`, text]));
-  return asked(
-    new Request(`${path}&${query.toString()}`, {
-      method: 'POST',
-      body: file,
-      headers: { ...headers, 'Content-Type': 'application/octet-stream' },
-    }),
-  );
-}
-
-async function asked<T>(request: Request): Promise<T> {
-  const response = await stubbornly(request);
-  const answer: unknown = await response.json().catch(() => null);
-  if (response.ok) return answer as T;
-  const problem = answer as Partial<Problem> | null;
-  throw new Refusal(
-    response.status,
-    problem?.detail ?? `The server answered ${response.status}. Try again.`,
-    problem?.errors ?? [],
-  );
-}
+/** Keeps a picture for a job; the answer says where it stands. */
+export const sendPhotograph = (job: number, picture: Blob) =>
+  told(api.POST('/jobs/{job}/photographs', { params: { path: { job } }, ...asItIs(picture) }));

@@ -2586,7 +2586,8 @@ export interface components {
         PastReadingView: {
             /** Format: float */
             value: number;
-            verdict: string | null;
+            /** @enum {string|null} */
+            verdict: "ok" | "watch" | "out" | "danger" | "inconclusive" | null;
             /** Format: float */
             hours: number | null;
             by: string;
@@ -3486,14 +3487,20 @@ export interface operations {
     };
     paperStore: {
         parameters: {
-            query?: never;
+            query?: {
+                title?: string;
+            };
             header?: never;
             path: {
                 family: string;
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
         responses: {
             /** @description Done */
             200: {
@@ -3613,7 +3620,14 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+                "application/json": {
+                    [key: string]: unknown;
+                };
+            };
+        };
         responses: {
             /** @description Done */
             200: {
@@ -3637,14 +3651,27 @@ export interface operations {
     };
     instrumentSheet: {
         parameters: {
-            query?: never;
+            query?: {
+                typed?: {
+                    [key: string]: string;
+                };
+            };
             header?: never;
             path: {
                 name: string;
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+                "application/json": {
+                    typed: {
+                        [key: string]: string;
+                    };
+                };
+            };
+        };
         responses: {
             /** @description Done */
             200: {
@@ -4408,7 +4435,12 @@ export interface operations {
     };
     instrumentTake: {
         parameters: {
-            query?: never;
+            query?: {
+                typed?: {
+                    [key: string]: string;
+                };
+                position?: string;
+            };
             header?: never;
             path: {
                 job: number;
@@ -4416,7 +4448,16 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+                "application/json": {
+                    typed: {
+                        [key: string]: string;
+                    };
+                };
+            };
+        };
         responses: {
             /** @description Done */
             200: {
@@ -4602,7 +4643,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "image/*": string;
+            };
+        };
         responses: {
             /** @description Done */
             200: {
@@ -6771,7 +6816,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "image/*": string;
+            };
+        };
         responses: {
             /** @description Done */
             200: {
@@ -6875,7 +6924,9 @@ export interface operations {
     };
     partRecipeFile: {
         parameters: {
-            query?: never;
+            query?: {
+                name?: string | null;
+            };
             header?: never;
             path: {
                 number: string;
@@ -6884,9 +6935,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": {
-                    name?: string | null;
-                };
+                "application/octet-stream": string;
             };
         };
         responses: {
@@ -7401,7 +7450,9 @@ export interface operations {
     };
     stockFileStore: {
         parameters: {
-            query?: never;
+            query?: {
+                name?: string | null;
+            };
             header?: never;
             path: {
                 kind: string;
@@ -7410,9 +7461,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": {
-                    name?: string | null;
-                };
+                "application/octet-stream": string;
             };
         };
         responses: {
