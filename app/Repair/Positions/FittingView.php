@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Repair\Positions;
 
 use App\Api\View;
+use OddBench\Machines\Worn;
 use OpenApi\Attributes as OA;
 
 /** A position and what sits in it. */
@@ -26,6 +27,8 @@ final readonly class FittingView extends View
         #[OA\Property] public int $replacements,
         #[OA\Property(description: 'where it sits on the drawn machine')] public ?string $place,
         #[OA\Property(description: 'print hours it usually lasts')] public ?float $lifeHours,
+        #[OA\Property(description: 'share of that life, past 1 when it has outlived it')] public ?float $lifeShare,
+        #[OA\Property(enum: Worn::class)] public string $worn,
         #[OA\Property] public int $faces,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))] public array $facesUsed,
         #[OA\Property] public bool $upgrade,

@@ -13,6 +13,7 @@ use Illuminate\Support\Collection;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\Position;
 use OddBench\Machines\Faces;
+use OddBench\Machines\Worn;
 
 /** What sits in the positions of a machine, since when, and what sat there before. */
 final readonly class PositionsQuery
@@ -52,6 +53,11 @@ final readonly class PositionsQuery
         $now = $all->firstWhere('removed_at', null);
         $from = $now?->fitted_hours === null ? null : (float) $now->fitted_hours;
         $earlier = $all->whereNotNull('removed_at')->sortByDesc('id');
+        // a position nothing was ever fitted to has run as long as the machine
+        $ran = $hours === null
+            ? null
+            : ($now === null ? ($all->isEmpty() ? $hours : null) : ($from === null ? null : $hours - $from));
+        $life = $this->knowledge->lifeHours($position);
 
         return new FittingView(
             position: $position->code,
@@ -60,13 +66,12 @@ final readonly class PositionsQuery
             part: $parts[$now->part_id ?? 0] ?? null,
             fittedAt: $now?->fitted_at->toIso8601String(),
             fittedHours: $from,
-            // a position nothing was ever fitted to has run as long as the machine
-            hoursOnIt: $hours === null
-                ? null
-                : ($now === null ? ($all->isEmpty() ? $hours : null) : ($from === null ? null : $hours - $from)),
+            hoursOnIt: $ran,
             replacements: $all->count(),
             place: ($this->knowledge->wear[$position->partClass] ?? null)?->place,
-            lifeHours: $this->knowledge->lifeHours($position),
+            lifeHours: $life,
+            lifeShare: Worn::share($ran, $life),
+            worn: Worn::of($ran, $life)->value,
             faces: $position->faces,
             facesUsed: $faces->used(),
             upgrade: $now->upgrade ?? false,

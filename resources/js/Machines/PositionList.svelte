@@ -12,14 +12,16 @@
 
   const me = here();
   const shown = $derived(positions.filter((one) => chosen === '' || one.place === chosen));
-  const share = (one: Fitting): number | null =>
-    one.hoursOnIt === null || one.lifeHours === null ? null : one.hoursOnIt / one.lifeHours;
-  const colour = (s: number): string => (s >= 1 ? 'bg-out' : s >= 0.75 ? 'bg-waiting' : 'bg-well');
+  const colours: Record<Fitting['worn'], string> = {
+    past: 'bg-out',
+    soon: 'bg-waiting',
+    well: 'bg-well',
+    unknown: '',
+  };
 </script>
 
 <ul aria-label="Positions">
   {#each shown as one (one.position)}
-    {@const worn = share(one)}
     <li class="rule-below py-1.5">
       <details>
         <summary
@@ -43,9 +45,11 @@
               >{one.lifeHours === null ? 'h' : `of ${hours(one.lifeHours)} h`}</span
             ></span
           >
-          {#if worn !== null}
+          {#if one.lifeShare !== null}
             <span class="col-span-2 mt-1 h-1.5 bg-line" aria-hidden="true"
-              ><span class="block h-full {colour(worn)}" style="width: {Math.min(100, worn * 100)}%"
+              ><span
+                class="block h-full {colours[one.worn]}"
+                style="width: {Math.min(100, one.lifeShare * 100)}%"
               ></span></span
             >
           {/if}

@@ -13,8 +13,6 @@
   }: { traits: Traits; positions: Fitting[]; chosen: string } = $props();
 
   const me = here();
-  const share = (one: Fitting): number | null =>
-    one.hoursOnIt === null || one.lifeHours === null ? null : one.hoursOnIt / one.lifeHours;
   const where = $derived(spots(traits));
   const marks = $derived.by(() => {
     const byPlace: Record<string, Fitting[]> = {};
@@ -22,21 +20,18 @@
     return Object.entries(byPlace).flatMap(([place, at]) => {
       const spot = where[place];
       if (!spot) return [];
-      const oldest = [...at].sort((a, b) => (share(b) ?? -1) - (share(a) ?? -1))[0];
-      const worst = oldest ? share(oldest) : null;
+      const oldest = [...at].sort((a, b) => (b.lifeShare ?? -1) - (a.lifeShare ?? -1))[0];
       const name = me.words.places.find((one) => one.code === place)?.name ?? place;
-      return [{ place, spot, at, worst, name, oldest }];
+      return [{ place, spot, name, oldest, worn: oldest?.worn ?? 'unknown' }];
     });
   });
   /** Worn: a square; soon: a diamond; well or not known: a circle. */
-  const look = (worst: number | null): { fill: string; word: string } =>
-    worst === null
-      ? { fill: 'var(--color-white)', word: 'hours do not wear it, or are not known' }
-      : worst >= 1
-        ? { fill: 'var(--color-out)', word: 'past its usual life' }
-        : worst >= 0.75
-          ? { fill: 'var(--color-waiting)', word: 'nearly there' }
-          : { fill: 'var(--color-well)', word: 'well within' };
+  const looks: Record<Fitting['worn'], { fill: string; word: string }> = {
+    unknown: { fill: 'var(--color-white)', word: 'hours do not wear it, or are not known' },
+    past: { fill: 'var(--color-out)', word: 'past its usual life' },
+    soon: { fill: 'var(--color-waiting)', word: 'nearly there' },
+    well: { fill: 'var(--color-well)', word: 'well within' },
+  };
 </script>
 
 <svg
@@ -47,12 +42,12 @@
 >
   <g opacity="0.55"><MachineShape {traits} /></g>
   {#each marks as mark (mark.place)}
-    {@const state = look(mark.worst)}
+    {@const state = looks[mark.worn]}
     {@const { x, y } = mark.spot}
     <g
       role="button"
       tabindex="0"
-      aria-label="{mark.name}: {state.word}{mark.oldest && mark.worst !== null
+      aria-label="{mark.name}: {state.word}{mark.oldest && mark.worn !== 'unknown'
         ? `, ${mark.oldest.name} ${hours(mark.oldest.hoursOnIt)} of ${hours(mark.oldest.lifeHours)} hours`
         : ''}"
       aria-pressed={chosen === mark.place}
@@ -74,7 +69,7 @@
           stroke="var(--color-action)"
           stroke-width="2.5"
         />{/if}
-      {#if mark.worst !== null && mark.worst >= 1}
+      {#if mark.worn === 'past'}
         <rect
           x={x - 7}
           y={y - 7}
@@ -84,7 +79,7 @@
           stroke="var(--color-white)"
           stroke-width="1.5"
         />
-      {:else if mark.worst !== null && mark.worst >= 0.75}
+      {:else if mark.worn === 'soon'}
         <path
           d="M{x} {y - 9} L{x + 9} {y} L{x} {y + 9} L{x - 9} {y} Z"
           fill={state.fill}
@@ -97,7 +92,7 @@
           cy={y}
           r="7"
           fill={state.fill}
-          stroke={mark.worst === null ? 'var(--color-edge)' : 'var(--color-white)'}
+          stroke={mark.worn === 'unknown' ? 'var(--color-edge)' : 'var(--color-white)'}
           stroke-width="1.5"
         />
       {/if}

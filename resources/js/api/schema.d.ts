@@ -2031,6 +2031,13 @@ export interface components {
              * @description print hours it usually lasts
              */
             lifeHours: number | null;
+            /**
+             * Format: float
+             * @description share of that life, past 1 when it has outlived it
+             */
+            lifeShare: number | null;
+            /** @enum {string} */
+            worn: "well" | "soon" | "past" | "unknown";
             faces: number;
             facesUsed: number[];
             upgrade: boolean;
