@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { ProofRun } from '@/api/types';
+  import Chart from '@/ui/Chart.svelte';
 
   /** Temperatures as they were reported, against what was asked and how far they may stray from it. */
   let { samples, mayStray }: { samples: ProofRun['samples']; mayStray: number } = $props();
@@ -14,10 +15,6 @@
   const most = $derived(
     Math.max(70, ...samples.map((row) => Math.max(at(row, 1), at(row, 2), at(row, 3), at(row, 4)))) * 1.08,
   );
-  const x = (t: number): number => LEFT + ((t - first) / span) * (W - LEFT - RIGHT);
-  const y = (c: number): number => H - 18 - (Math.max(0, c) / most) * (H - 28);
-  const line = (i: number): string =>
-    samples.map((row) => `${x(at(row, 0)).toFixed(1)},${y(at(row, i)).toFixed(1)}`).join(' ');
   const marks = $derived([0, 50, 100, 150, 200, 250, 300].filter((c) => c < most));
   const last = $derived(samples.at(-1));
 
@@ -45,46 +42,55 @@
 </script>
 
 {#if last}
-  <svg
-    viewBox="0 0 {W} {H}"
-    class="h-auto w-full"
-    role="img"
-    aria-label="Hot end {at(last, 1).toFixed(0)} of {at(last, 2).toFixed(0)} degrees, bed {at(
-      last,
-      3,
-    ).toFixed(0)} of {at(last, 4).toFixed(0)}"
+  <Chart
+    label="Hot end {at(last, 1).toFixed(0)} of {at(last, 2).toFixed(0)} degrees, bed {at(last, 3).toFixed(
+      0,
+    )} of {at(last, 4).toFixed(0)}"
+    width={W}
+    height={H}
+    left={LEFT}
+    right={RIGHT}
+    bottom={18}
+    x={{ from: first, to: first + span }}
+    y={{ from: 0, to: most, ticks: marks }}
   >
-    {#each marks as c (c)}
-      <line x1={LEFT} x2={W - RIGHT} y1={y(c)} y2={y(c)} stroke="var(--color-line)" />
-      <text x={LEFT - 6} y={y(c) + 4} text-anchor="end" font-size="11" fill="var(--color-quiet)">{c}</text>
-    {/each}
-    {#each bands as band (band.colour + band.from)}
-      <rect
-        x={x(band.from)}
-        width={Math.max(0.5, x(band.to) - x(band.from))}
-        y={y(band.target + mayStray)}
-        height={Math.max(1.5, y(band.target - mayStray) - y(band.target + mayStray))}
-        fill={band.colour}
-        opacity="0.2"
-      />
-      <line
-        x1={x(band.from)}
-        x2={x(band.to)}
-        y1={y(band.target)}
-        y2={y(band.target)}
-        stroke={band.colour}
-        stroke-dasharray="4 3"
-      />
-    {/each}
-    <polyline points={line(1)} fill="none" stroke="var(--color-out)" stroke-width="2" />
-    <polyline points={line(3)} fill="none" stroke="var(--color-action)" stroke-width="2" />
-    <text x={LEFT} y={H - 4} font-size="11" fill="var(--color-quiet)"
-      >band: ±{mayStray} °C allowed while it holds</text
-    >
-    <text x={W - RIGHT} y={H - 4} text-anchor="end" font-size="11" fill="var(--color-quiet)"
-      >{shown(span)}</text
-    >
-  </svg>
+    {#snippet children(x, y)}
+      {#each bands as band (band.colour + band.from)}
+        <rect
+          x={x(band.from)}
+          width={Math.max(0.5, x(band.to) - x(band.from))}
+          y={y(band.target + mayStray)}
+          height={Math.max(1.5, y(band.target - mayStray) - y(band.target + mayStray))}
+          fill={band.colour}
+          opacity="0.2"
+        />
+        <line
+          x1={x(band.from)}
+          x2={x(band.to)}
+          y1={y(band.target)}
+          y2={y(band.target)}
+          stroke={band.colour}
+          stroke-dasharray="4 3"
+        />
+      {/each}
+      {#each [{ of: 3, colour: 'var(--color-action)' }, { of: 1, colour: 'var(--color-out)' }] as line (line.of)}
+        <polyline
+          points={samples
+            .map((row) => `${x(at(row, 0)).toFixed(1)},${y(Math.max(0, at(row, line.of))).toFixed(1)}`)
+            .join(' ')}
+          fill="none"
+          stroke={line.colour}
+          stroke-width="2"
+        />
+      {/each}
+      <text x={LEFT} y={H - 4} font-size="11" fill="var(--color-quiet)"
+        >band: ±{mayStray} °C allowed while it holds</text
+      >
+      <text x={W - RIGHT} y={H - 4} text-anchor="end" font-size="11" fill="var(--color-quiet)"
+        >{shown(span)}</text
+      >
+    {/snippet}
+  </Chart>
   <p class="text-sm">
     <span class="text-out">━ hot end</span> <span class="fig">{at(last, 1).toFixed(1)}</span>
     <span class="text-quiet">of {at(last, 2).toFixed(0)} °C</span> ·
