@@ -3,6 +3,7 @@
   import { api, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Job } from '@/api/types';
+  import Form from '@/ui/Form.svelte';
   import OnTo from '@/ui/OnTo.svelte';
   import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
@@ -76,13 +77,7 @@
   </details>
   {#if already}<OnTo {job} from="diagnosis" to="repair" name="Fix" />{/if}
   <Dialog bind:open={passing} title="Pass Find">
-    <form
-      class="grid gap-4"
-      onsubmit={(event) => {
-        event.preventDefault();
-        void pass();
-      }}
-    >
+    <Form class="grid gap-4" onsend={() => pass()}>
       <Field
         label="Why is nothing to be mended?"
         bind:value={reason}
@@ -93,6 +88,6 @@
       />
       {#if work.refusal}<Problem message={work.refusal.message} />{/if}
       <div><Button kind="main" type="submit" busy={work.busy}>Pass Find</Button></div>
-    </form>
+    </Form>
   </Dialog>
 {/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Step } from '@/api/types';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { number } from '@/ui/format';
@@ -27,16 +28,10 @@
 </script>
 
 {#if step.reading}
-  <form
-    class="mt-2 flex flex-wrap items-end gap-2"
-    onsubmit={(event) => {
-      event.preventDefault();
-      void send();
-    }}
-  >
+  <Form class="mt-2 flex flex-wrap items-end gap-2" onsend={() => send()}>
     <div class="min-w-40 flex-1">
       <Field label={step.reading.ask} unit={step.reading.unit} numeric bind:value={text} error={wrong} />
     </div>
     <Button kind={text.trim() === '' ? 'plain' : 'main'} type="submit" {busy}>Measured</Button>
-  </form>
+  </Form>
 {/if}

@@ -2,6 +2,7 @@
   import { api, sendPhotograph, told } from '@/api/client';
   import type { Trials } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Check from '@/ui/Check.svelte';
   import FileButton from '@/ui/FileButton.svelte';
   import Button from '@/ui/Button.svelte';
@@ -95,13 +96,7 @@
   }
 </script>
 
-<form
-  class="mt-5 border-l-4 border-wash pl-4"
-  onsubmit={(event) => {
-    event.preventDefault();
-    void save();
-  }}
->
+<Form class="mt-5 border-l-4 border-wash pl-4" onsend={() => save()}>
   <h2>
     {plan ? `Next of the plan (${planned.length} left)` : last ? 'The next trial' : 'The first trial'}
   </h2>
@@ -183,4 +178,4 @@
       <Problem message={work.refusal.message} reasons={work.refusal.errors.map((e) => e.message)} />
     </div>{/if}
   <div class="mt-3"><Button kind="main" type="submit" busy={work.busy}>Put it in the table</Button></div>
-</form>
+</Form>

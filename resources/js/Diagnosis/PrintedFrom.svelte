@@ -3,6 +3,7 @@
   import { api, told } from '@/api/client';
   import { keepJob, wrote } from '@/api/writes';
   import type { Job } from '@/api/types';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
@@ -33,13 +34,7 @@
   <div class="mt-3 flex flex-wrap items-center gap-x-2 text-sm">
     {#if job.spool}<span>Printed from <span class="font-semibold">{job.spool}</span></span>{/if}
     {#if may && asking}
-      <form
-        class="flex items-center gap-2"
-        onsubmit={(event) => {
-          event.preventDefault();
-          void name();
-        }}
-      >
+      <Form class="flex items-center gap-2" onsend={() => name()}>
         <!-- svelte-ignore a11y_autofocus -->
         <input
           class="field fig w-28"
@@ -50,7 +45,7 @@
           autofocus
         />
         <Button type="submit" busy={work.busy}>From this spool</Button>
-      </form>
+      </Form>
     {:else if may}<Button kind="quiet" onclick={() => (asking = true)}
         >{job.spool ? 'Another spool…' : 'Which spool did it print from?'}</Button
       >{/if}

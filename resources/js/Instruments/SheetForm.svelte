@@ -4,6 +4,7 @@
   import { comparedQuery, jobQuery } from '@/api/queries';
   import type { Read, Sheet } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Select from '@/ui/Select.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
@@ -82,13 +83,7 @@
 </script>
 
 <div class="grid gap-6 lg:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]">
-  <form
-    class="min-w-0"
-    onsubmit={(event) => {
-      event.preventDefault();
-      void measure();
-    }}
-  >
+  <Form class="min-w-0" onsend={() => measure()}>
     <h2 class="text-lg">{sheet.name}</h2>
     <p class="mt-0.5 text-quiet">{sheet.about}</p>
     {#each sheet.cautions as caution (caution)}<p class="mt-1 text-sm text-waiting">△ {caution}</p>{/each}
@@ -159,7 +154,7 @@
       {/each}
     </div>
     <div class="mt-3"><Button kind="main" type="submit" busy={work.busy}>Work it out</Button></div>
-  </form>
+  </Form>
   <div class="min-w-0 lg:border-l lg:border-line lg:pl-6">
     {#if work.refusal}<Problem message={work.refusal.message} />{/if}
     {#if read}

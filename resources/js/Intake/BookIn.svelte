@@ -6,6 +6,7 @@
   import { ComplaintReader } from '@/Diagnosis';
   import { navigate } from '@/router';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import { Draft } from '@/ui/draft.svelte';
   import Field from '@/ui/Field.svelte';
@@ -119,12 +120,7 @@
 
 <svelte:head><title>Book in · Odd Bench</title></svelte:head>
 
-<form
-  onsubmit={(event) => {
-    event.preventDefault();
-    void book();
-  }}
->
+<Form onsend={() => book()}>
   <main class="grid lg:min-h-[calc(100vh-7.6rem)] lg:grid-cols-[minmax(0,1fr)_330px]">
     <div class="grid content-start gap-4 px-4 py-4 md:px-5">
       <h1>Book in</h1>
@@ -289,4 +285,4 @@
       {/if}
     </aside>
   </main>
-</form>
+</Form>

@@ -6,6 +6,7 @@
   import type { Job } from '@/api/types';
   import { p } from '@/router';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import LinkButton from '@/ui/LinkButton.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
@@ -64,13 +65,7 @@
   <section>
     <h2 class="rule-below pb-1.5">What was told</h2>
     {#if editing}
-      <form
-        class="mt-3 grid max-w-2xl gap-4"
-        onsubmit={(event) => {
-          event.preventDefault();
-          void save();
-        }}
-      >
+      <Form class="mt-3 grid max-w-2xl gap-4" onsend={() => save()}>
         <Field
           label="Complaint, in the customer’s words"
           bind:value={complaint}
@@ -86,7 +81,7 @@
           <Button kind="main" type="submit" busy={work.busy}>Keep it so</Button>
           <Button onclick={() => (editing = false)}>Leave as it was</Button>
         </div>
-      </form>
+      </Form>
     {:else}
       <dl class="mt-2 grid grid-cols-[9rem_1fr] gap-x-4">
         {#each facts as [name, value] (name)}

@@ -4,6 +4,7 @@
   import { keepJob } from '@/api/writes';
   import type { Job } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Dialog from '@/ui/Dialog.svelte';
   import Field from '@/ui/Field.svelte';
@@ -84,13 +85,7 @@
   </div>
   {#if work.refusal && !open}<div class="mt-2"><Problem message={work.refusal.message} /></div>{/if}
   <Dialog bind:open title="What does it wait for?">
-    <form
-      class="grid gap-4"
-      onsubmit={(event) => {
-        event.preventDefault();
-        if (waitsFor !== '') void wait(waitsFor);
-      }}
-    >
+    <Form class="grid gap-4" onsend={() => waitsFor !== '' && wait(waitsFor)}>
       <Press
         label="It waits for"
         bind:value={waitsFor}
@@ -116,6 +111,6 @@
       />
       {#if work.refusal}<Problem message={work.refusal.message} />{/if}
       <div><Button kind="main" type="submit" busy={work.busy}>Let it wait</Button></div>
-    </form>
+    </Form>
   </Dialog>
 {/if}

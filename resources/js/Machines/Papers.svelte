@@ -6,6 +6,7 @@
   import type { Paper } from '@/api/types';
   import { route } from '@/router';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import FileButton from '@/ui/FileButton.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
@@ -85,13 +86,7 @@
       {/each}
     </ul>
     {#if me.person.worksAtTheBench}
-      <form
-        class="mt-4 grid gap-2.5"
-        onsubmit={(event) => {
-          event.preventDefault();
-          void add();
-        }}
-      >
+      <Form class="mt-4 grid gap-2.5" onsend={() => add()}>
         <h2>Add a paper</h2>
         <Field label="Title" bind:value={title} maxlength={160} error={work.error('title')} />
         <FileButton accept="application/pdf,image/*" onfile={(chosen) => (file = chosen)}
@@ -99,7 +94,7 @@
         >
         {#if work.refusal && !work.error('title')}<Problem message={work.refusal.message} />{/if}
         <div><Button kind="main" type="submit" busy={work.busy} disabled={!file}>Add it</Button></div>
-      </form>
+      </Form>
     {/if}
   </div>
   {#if shown}

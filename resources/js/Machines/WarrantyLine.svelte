@@ -4,6 +4,7 @@
   import { wrote } from '@/api/writes';
   import type { Passport } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { day } from '@/ui/format';
@@ -45,13 +46,7 @@
 </script>
 
 {#if editing}
-  <form
-    class="mt-3 grid max-w-md gap-2.5 border-l-4 border-wash pl-4"
-    onsubmit={(event) => {
-      event.preventDefault();
-      void keep(false);
-    }}
-  >
+  <Form class="mt-3 grid max-w-md gap-2.5 border-l-4 border-wash pl-4" onsend={() => keep(false)}>
     <Press
       label="Whose warranty"
       bind:value={by}
@@ -69,7 +64,7 @@
       {#if passport.warranty}<Button busy={work.busy} onclick={() => keep(true)}>No warranty</Button>{/if}
       <Button kind="quiet" onclick={() => (editing = false)}>Not now</Button>
     </div>
-  </form>
+  </Form>
 {:else}
   <p class="mt-2 text-sm">
     {#if passport.warranty}

@@ -5,6 +5,7 @@
   import { runQuery } from '@/api/queries';
   import { keepJob, wrote } from '@/api/writes';
   import type { Job, ProofRun } from '@/api/types';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { number } from '@/ui/format';
@@ -191,13 +192,7 @@
   {/if}
   {#if may && run.data && !under && run.data.heat !== 'unconfirmed'}
     {#if opened}
-      <form
-        class="mt-2"
-        onsubmit={(event) => {
-          event.preventDefault();
-          void start();
-        }}
-      >
+      <Form class="mt-2" onsend={() => start()}>
         <fieldset class="mb-3">
           <legend class="text-sm font-semibold">Stages, about {minutes(about)}</legend>
           <div class="mt-1 grid gap-x-4 sm:grid-cols-2 xl:grid-cols-3">
@@ -226,7 +221,7 @@
           <Button kind="main" type="submit" busy={work.busy}>Connect and run</Button>
           <Button kind="quiet" onclick={() => (opened = false)}>Not now</Button>
         </div>
-      </form>
+      </Form>
     {:else}
       <div class="mt-2">
         <Button onclick={open}

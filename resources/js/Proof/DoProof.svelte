@@ -3,6 +3,7 @@
   import { api, Refusal, sendPhotograph, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Job, Proof } from '@/api/types';
+  import Form from '@/ui/Form.svelte';
   import FileButton from '@/ui/FileButton.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
@@ -83,13 +84,7 @@
 {/snippet}
 
 {#if proof.unit}
-  <form
-    class="mt-2"
-    onsubmit={(event) => {
-      event.preventDefault();
-      void measured();
-    }}
-  >
+  <Form class="mt-2" onsend={() => measured()}>
     {#if byLog}
       <div class="grid max-w-xl gap-2">
         <Field
@@ -131,7 +126,7 @@
         >{/if}
       {#if !more}<Button kind="quiet" onclick={() => (more = true)}>Note, photograph…</Button>{/if}
     </div>
-  </form>
+  </Form>
 {:else}
   {@render evidence()}
   <div class="mt-2 flex flex-wrap gap-2">

@@ -3,6 +3,7 @@
   import { api, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Job, Proof } from '@/api/types';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import Problem from '@/ui/Problem.svelte';
@@ -31,13 +32,7 @@
 </script>
 
 {#if open}
-  <form
-    class="mt-2 grid max-w-md gap-2"
-    onsubmit={(event) => {
-      event.preventDefault();
-      void waive();
-    }}
-  >
+  <Form class="mt-2 grid max-w-md gap-2" onsend={() => waive()}>
     <Field
       label="Why it is not done"
       bind:value={because}
@@ -51,7 +46,7 @@
       <Button kind="main" type="submit" busy={work.busy}>Waive it</Button>
       <Button onclick={() => (open = false)}>Not now</Button>
     </div>
-  </form>
+  </Form>
 {:else}
   <Button kind="quiet" onclick={() => (open = true)}>Waive it, in words…</Button>
 {/if}

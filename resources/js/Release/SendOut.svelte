@@ -4,6 +4,7 @@
   import { api, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Job } from '@/api/types';
+  import Form from '@/ui/Form.svelte';
   import LinkButton from '@/ui/LinkButton.svelte';
   import BackTo from '@/ui/BackTo.svelte';
   import { p } from '@/router';
@@ -69,13 +70,7 @@
   <section class="min-w-0">
     {#if may}
       <h2 class="rule-below pb-1.5">Where does it go</h2>
-      <form
-        class="mt-3 grid max-w-2xl gap-4"
-        onsubmit={(event) => {
-          event.preventDefault();
-          void send();
-        }}
-      >
+      <Form class="mt-3 grid max-w-2xl gap-4" onsend={() => send()}>
         <Press
           label="It goes"
           bind:value={to}
@@ -186,7 +181,7 @@
             message={work.refusal.message}
             reasons={work.refusal.errors.map((e) => e.message)}
           />{/if}
-      </form>
+      </Form>
     {:else if job.finishedAt}
       <h2 class="rule-below pb-1.5">Sent out</h2>
       <p class="mt-2">{job.destination}.</p>

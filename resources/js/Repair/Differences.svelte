@@ -3,6 +3,7 @@
   import { api, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Fix, Job } from '@/api/types';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import Problem from '@/ui/Problem.svelte';
@@ -82,13 +83,7 @@
     </ul>
     {#if may}
       {#if saying}
-        <form
-          class="mt-3 grid gap-2 text-ink"
-          onsubmit={(event) => {
-            event.preventDefault();
-            void explain();
-          }}
-        >
+        <Form class="mt-3 grid gap-2 text-ink" onsend={() => explain()}>
           <Field
             label="Why it may leave Fix so"
             bind:value={because}
@@ -101,7 +96,7 @@
             <Button kind="main" type="submit" busy={work.busy}>Say so</Button>
             <Button onclick={() => (saying = false)}>Not now</Button>
           </div>
-        </form>
+        </Form>
       {:else}
         <Button kind="quiet" onclick={() => (saying = true)}>Say in words why it stays so…</Button>
       {/if}

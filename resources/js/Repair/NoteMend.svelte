@@ -4,6 +4,7 @@
   import { keepJob } from '@/api/writes';
   import type { Confirmed, Job } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Check from '@/ui/Check.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
@@ -48,13 +49,7 @@
 </script>
 
 {#if writing}
-  <form
-    class="mt-2 grid max-w-2xl gap-3 border-l-4 border-wash pl-4"
-    onsubmit={(event) => {
-      event.preventDefault();
-      void note(done);
-    }}
-  >
+  <Form class="mt-2 grid max-w-2xl gap-3 border-l-4 border-wash pl-4" onsend={() => note(done)}>
     <Field
       label="What was done"
       bind:value={done}
@@ -81,7 +76,7 @@
       <Button kind="main" type="submit" busy={work.busy}>Note it</Button>
       <Button onclick={() => (writing = false)}>Not now</Button>
     </div>
-  </form>
+  </Form>
 {:else if fault && ways.length > 0}
   <ul class="mt-2 grid gap-2 md:grid-cols-2">
     {#each ways as way (way.school)}

@@ -3,6 +3,7 @@
   import { api, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Job, TrayStep } from '@/api/types';
+  import Form from '@/ui/Form.svelte';
   import Check from '@/ui/Check.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
@@ -51,13 +52,7 @@
   }
 </script>
 
-<form
-  class="my-2 grid gap-2.5"
-  onsubmit={(event) => {
-    event.preventDefault();
-    void write();
-  }}
->
+<Form class="my-2 grid gap-2.5" onsend={() => write()}>
   {#if step.fasteners.length > 0}
     <Field
       label="What went in (none, when nothing did)"
@@ -96,4 +91,4 @@
     <Button kind="main" type="submit" busy={work.busy}>Back on, so</Button>
     <Button onclick={close}>Not now</Button>
   </div>
-</form>
+</Form>

@@ -3,6 +3,7 @@
   import { api, sendPhotograph, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Fix, Job } from '@/api/types';
+  import Form from '@/ui/Form.svelte';
   import Check from '@/ui/Check.svelte';
   import Select from '@/ui/Select.svelte';
   import FileButton from '@/ui/FileButton.svelte';
@@ -116,14 +117,11 @@
 
 <svelte:window onkeydown={(event) => event.key === 'Escape' && close()} />
 
-<form
-  bind:this={form}
+<Form
+  bind:form
   class="grid gap-2.5 border-l-4 border-wash pl-4"
   aria-label="Something comes off"
-  onsubmit={(event) => {
-    event.preventDefault();
-    void write();
-  }}
+  onsend={() => write()}
 >
   <div class="grid gap-x-3 gap-y-2.5 sm:grid-cols-3">
     <div>
@@ -251,4 +249,4 @@
     <Button kind="quiet" onclick={close}>Done for now</Button>
     <span class="text-sm text-well" role="status">{said}</span>
   </div>
-</form>
+</Form>

@@ -3,6 +3,7 @@
   import { api, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Job, Part } from '@/api/types';
+  import Form from '@/ui/Form.svelte';
   import Check from '@/ui/Check.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
@@ -93,13 +94,7 @@
 </script>
 
 {#if open && part}
-  <form
-    class="mt-2 grid gap-3 border-l-4 border-wash pl-4"
-    onsubmit={(event) => {
-      event.preventDefault();
-      void use();
-    }}
-  >
+  <Form class="mt-2 grid gap-3 border-l-4 border-wash pl-4" onsend={() => use()}>
     <p>
       <strong>{part.name}</strong>
       <span class="text-quiet"
@@ -151,7 +146,7 @@
       <Button kind="main" type="submit" busy={work.busy}>Take from bin</Button>
       <Button onclick={() => (part = null)}>Another part</Button>
     </div>
-  </form>
+  </Form>
 {:else if open}
   <div class="mt-2 border-l-4 border-wash pl-4">
     <Field

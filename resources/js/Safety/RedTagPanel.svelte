@@ -4,6 +4,7 @@
   import { keepJob } from '@/api/writes';
   import type { Job } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Dialog from '@/ui/Dialog.svelte';
   import Field from '@/ui/Field.svelte';
@@ -93,13 +94,7 @@
   </div>{/if}
 
 <Dialog bind:open={asking} title="Ask to take the red tag off">
-  <form
-    class="grid gap-4"
-    onsubmit={(event) => {
-      event.preventDefault();
-      void ask();
-    }}
-  >
+  <Form class="grid gap-4" onsend={() => ask()}>
     <Field
       label="The cause, and how it was mended"
       bind:value={cause}
@@ -117,16 +112,10 @@
     {#if work.refusal}<Problem message={work.refusal.message} />{/if}
     <p class="text-sm text-quiet">You sign first. It comes off when a lead, another person, signs second.</p>
     <div><Button kind="red" type="submit" busy={work.busy}>Sign first</Button></div>
-  </form>
+  </Form>
 </Dialog>
 <Dialog bind:open={signing} title="One supervised powered test">
-  <form
-    class="grid gap-4"
-    onsubmit={(event) => {
-      event.preventDefault();
-      void sign();
-    }}
-  >
+  <Form class="grid gap-4" onsend={() => sign()}>
     <p class="text-sm text-waiting">
       △ Only when nothing but a powered test can give the measurement. Once, with somebody beside the switch.
     </p>
@@ -145,5 +134,5 @@
     />
     {#if work.refusal}<Problem message={work.refusal.message} />{/if}
     <div><Button kind="red" type="submit" busy={work.busy}>Sign for it</Button></div>
-  </form>
+  </Form>
 </Dialog>

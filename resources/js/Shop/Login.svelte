@@ -1,6 +1,7 @@
 <script lang="ts">
   import { api, Refusal, told } from '@/api/client';
   import type { Session } from '@/api/types';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import Problem from '@/ui/Problem.svelte';
@@ -29,13 +30,7 @@
 <svelte:head><title>Log in · Odd Bench</title></svelte:head>
 
 <main class="mx-auto mt-16 grid max-w-3xl gap-0 border border-line bg-sheet md:grid-cols-[1fr_300px]">
-  <form
-    class="p-8"
-    onsubmit={(event) => {
-      event.preventDefault();
-      void enter(login, password);
-    }}
-  >
+  <Form class="p-8" onsend={() => enter(login, password)}>
     <p class="font-extrabold">odd bench</p>
     <h1 class="mt-4">Log in at {session.shopName}</h1>
     <div class="mt-5 grid gap-4">
@@ -50,7 +45,7 @@
       {#if refusal && refusal.errors.length === 0}<Problem message={refusal.message} />{/if}
       <div><Button kind="main" type="submit" {busy}>Log in</Button></div>
     </div>
-  </form>
+  </Form>
   <aside class="border-l border-line bg-side p-6">
     {#if session.demoLogins.length > 0}
       <h2>This is the demo shop</h2>

@@ -3,6 +3,7 @@
   import type { PartPage } from '@/api/types';
   import { p } from '@/router';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { day } from '@/ui/format';
@@ -70,13 +71,7 @@
     {:else}<p class="mt-1">None has left the bin.</p>{/if}
     {#if me.person.meetsOwners}
       {#if lifting === batch.movement}
-        <form
-          class="mt-2 flex flex-wrap items-end gap-2"
-          onsubmit={(event) => {
-            event.preventDefault();
-            void lift(batch.movement);
-          }}
-        >
+        <Form class="mt-2 flex flex-wrap items-end gap-2" onsend={() => lift(batch.movement)}>
           <div class="w-72">
             <Field
               label="Why they are good after all"
@@ -87,7 +82,7 @@
             />
           </div>
           <Button type="submit" busy={work.busy}>Trust them again</Button>
-        </form>
+        </Form>
       {:else}<Button kind="quiet" onclick={() => (lifting = batch.movement)}>They are good after all…</Button
         >{/if}
       {#if work.refusal && !work.error('because')}<Problem message={work.refusal.message} />{/if}

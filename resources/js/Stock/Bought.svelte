@@ -2,6 +2,7 @@
   import { api, told } from '@/api/client';
   import type { Offer, PartPage } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { figure, whole } from '@/ui/figure';
@@ -105,13 +106,7 @@
 </ul>
 {#if !editing && work.refusal}<div class="mt-2"><Problem message={work.refusal.message} /></div>{/if}
 {#if editing}
-  <form
-    class="mt-2 grid max-w-xl gap-3 sm:grid-cols-2"
-    onsubmit={(event) => {
-      event.preventDefault();
-      void kept();
-    }}
-  >
+  <Form class="mt-2 grid max-w-xl gap-3 sm:grid-cols-2" onsend={() => kept()}>
     <Field label="Supplier" bind:value={supplier} maxlength={120} focus error={work.error('supplier')} />
     <Field label="How it is reached" bind:value={contact} maxlength={200} error={work.error('contact')} />
     <Field label="Takes, as it says" bind:value={days} numeric unit="days" error={work.error('leadDays')} />
@@ -129,7 +124,7 @@
       <Button kind="main" type="submit" busy={work.busy}>So it is bought</Button>
       <Button kind="quiet" onclick={() => (editing = false)}>Not now</Button>
     </div>
-  </form>
+  </Form>
 {:else if me.person.meetsOwners}
   <Button kind="quiet" onclick={() => edit(null)}
     >{page.offers.length === 0 ? 'Say where…' : 'It is sold elsewhere too…'}</Button

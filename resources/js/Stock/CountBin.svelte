@@ -2,6 +2,7 @@
   import { tick } from 'svelte';
   import { api, Refusal, told } from '@/api/client';
   import type { BinSheet, Stocktakes } from '@/api/types';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import { number } from '@/ui/format';
   import Problem from '@/ui/Problem.svelte';
@@ -167,19 +168,13 @@
   </ul>
   {#if general}<div class="mt-2"><Problem message={general} /></div>{/if}
   <div class="mt-3 flex flex-wrap items-end justify-between gap-3">
-    <form
-      class="flex items-end gap-2"
-      onsubmit={(event) => {
-        event.preventDefault();
-        void scan();
-      }}
-    >
+    <Form class="flex items-end gap-2" onsend={() => scan()}>
       <label class="block text-sm font-semibold"
         >Scan a part, or type its number
         <input bind:value={scanned} class="field mt-1 block w-56 font-mono font-normal" autocomplete="off" />
       </label>
       <Button type="submit" busy={work.busy}>Find it</Button>
-    </form>
+    </Form>
     <div class="flex gap-2" bind:this={finish}>
       <Button kind="main" busy={finishing} onclick={done}>Bin {bin} is done</Button>
       <Button kind="quiet" onclick={() => left(null)}>Go on later</Button>

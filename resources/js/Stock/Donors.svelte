@@ -6,6 +6,7 @@
   import type { DonorPosition, Donors } from '@/api/types';
   import { p } from '@/router';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Select from '@/ui/Select.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
@@ -111,13 +112,7 @@
               {/if}
             </div>
             {#if taking === key}
-              <form
-                class="mb-3 grid gap-3 sm:grid-cols-2"
-                onsubmit={(event) => {
-                  event.preventDefault();
-                  void take(donor, position);
-                }}
-              >
+              <Form class="mb-3 grid gap-3 sm:grid-cols-2" onsend={() => take(donor, position)}>
                 <div class="sm:col-span-2">
                   <Select
                     label="Which part it is"
@@ -164,7 +159,7 @@
                   <Button kind="main" type="submit" busy={work.busy}>Onto the shelf</Button>
                   <Button kind="quiet" onclick={() => (taking = '')}>Not now</Button>
                 </div>
-              </form>
+              </Form>
             {/if}
           </li>
         {/each}

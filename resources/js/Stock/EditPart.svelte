@@ -2,6 +2,7 @@
   import { api, told } from '@/api/client';
   import type { PartPage } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Select from '@/ui/Select.svelte';
   import Button from '@/ui/Button.svelte';
   import Dialog from '@/ui/Dialog.svelte';
@@ -105,13 +106,7 @@
 {/snippet}
 
 <Dialog bind:open title="What {page.part.number} is" wide>
-  <form
-    class="grid gap-4"
-    onsubmit={(event) => {
-      event.preventDefault();
-      void save();
-    }}
-  >
+  <Form class="grid gap-4" onsend={() => save()}>
     <div class="grid gap-4 md:grid-cols-2">
       <Field label="Name" bind:value={name} maxlength={160} focus error={work.error('name')} />
       <Field
@@ -161,5 +156,5 @@
         message={work.refusal.message}
       />{/if}
     <div><Button kind="main" type="submit" busy={work.busy}>So it is</Button></div>
-  </form>
+  </Form>
 </Dialog>

@@ -2,6 +2,7 @@
   import { api, asItIs, told } from '@/api/client';
   import type { PartPage } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import FileButton from '@/ui/FileButton.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
@@ -86,13 +87,7 @@
     {/if}
   </p>
   {#if me.person.meetsOwners}
-    <form
-      class="mt-1 flex flex-wrap items-end gap-2"
-      onsubmit={(event) => {
-        event.preventDefault();
-        void make();
-      }}
-    >
+    <Form class="mt-1 flex flex-wrap items-end gap-2" onsend={() => make()}>
       <div class="w-24"><Field label="Made" bind:value={made} numeric error={work.error('quantity')} /></div>
       {#if it.grams > 0}<div class="w-36">
           <Field
@@ -104,16 +99,10 @@
           />
         </div>{/if}
       <Button type="submit" busy={work.busy}>Into the bin</Button>
-    </form>
+    </Form>
   {/if}
 {:else if editing}
-  <form
-    class="mt-2 grid max-w-xl gap-3 sm:grid-cols-2"
-    onsubmit={(event) => {
-      event.preventDefault();
-      void say();
-    }}
-  >
+  <Form class="mt-2 grid max-w-xl gap-3 sm:grid-cols-2" onsend={() => say()}>
     <Field
       label="Material"
       bind:value={material}
@@ -157,7 +146,7 @@
       <Button kind="main" type="submit" busy={work.busy}>So it is made</Button>
       <Button kind="quiet" onclick={() => (editing = false)}>Not now</Button>
     </div>
-  </form>
+  </Form>
 {:else if me.person.meetsOwners}
   <Button kind="quiet" onclick={edit}>We make it ourselves…</Button>
 {:else}<p class="py-1.5 text-quiet">It is not made here.</p>{/if}

@@ -2,6 +2,7 @@
   import { api, told } from '@/api/client';
   import type { PartPage } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { figure, whole } from '@/ui/figure';
@@ -55,13 +56,7 @@
 </script>
 
 <h2>Move stock</h2>
-<form
-  class="mt-2 grid gap-3"
-  onsubmit={(event) => {
-    event.preventDefault();
-    void move();
-  }}
->
+<Form class="mt-2 grid gap-3" onsend={() => move()}>
   <Press
     label="What happens"
     bind:value={kind}
@@ -111,4 +106,4 @@
   {/if}
   {#if other && work.refusal}<Problem message={work.refusal.message} />{/if}
   <div><Button kind="main" type="submit" busy={work.busy}>{words[kind][1]}</Button></div>
-</form>
+</Form>

@@ -3,6 +3,7 @@
   import type { Movement, PartPage } from '@/api/types';
   import { p } from '@/router';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { clock, day, hours, money } from '@/ui/format';
@@ -78,13 +79,7 @@
               onclick={() => (flagging = one.id)}>Bad batch…</Button
             >{/if}
           {#if flagging === one.id}
-            <form
-              class="my-1 flex flex-wrap items-end gap-2"
-              onsubmit={(event) => {
-                event.preventDefault();
-                void flag(one.id);
-              }}
-            >
+            <Form class="my-1 flex flex-wrap items-end gap-2" onsend={() => flag(one.id)}>
               <div class="w-72">
                 <Field
                   label="What is wrong with them"
@@ -97,7 +92,7 @@
               <Button type="submit" busy={work.busy}>Call it a bad batch</Button>
               <Button kind="quiet" onclick={() => (flagging = null)}>Not now</Button>
               {#if work.refusal && !work.error('because')}<Problem message={work.refusal.message} />{/if}
-            </form>
+            </Form>
           {/if}</td
         >
         <td class="fig text-right text-quiet max-md:hidden">{money(one.valueMinor, me.currency)}</td>

@@ -2,6 +2,7 @@
   import { api, told } from '@/api/client';
   import type { Spools } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Dialog from '@/ui/Dialog.svelte';
   import Field from '@/ui/Field.svelte';
@@ -51,13 +52,7 @@
 </script>
 
 <Dialog bind:open title="New spool">
-  <form
-    class="grid gap-4"
-    onsubmit={(submitted) => {
-      submitted.preventDefault();
-      void add();
-    }}
-  >
+  <Form class="grid gap-4" onsend={() => add()}>
     <Press
       label="Material"
       bind:value={material}
@@ -93,5 +88,5 @@
     </div>
     {#if work.refusal && work.refusal.errors.length === 0}<Problem message={work.refusal.message} />{/if}
     <div><Button kind="main" type="submit" busy={work.busy}>Make it known</Button></div>
-  </form>
+  </Form>
 </Dialog>

@@ -2,6 +2,7 @@
   import { api, told } from '@/api/client';
   import type { Spool, Spools } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { figure } from '@/ui/figure';
@@ -52,13 +53,7 @@
       {#if !spool.openedAt}<div>
           <Button busy={work.busy} onclick={() => event('opened')}>Open it now</Button>
         </div>{/if}
-      <form
-        class="flex flex-wrap items-end gap-2"
-        onsubmit={(submitted) => {
-          submitted.preventDefault();
-          void event('weighed');
-        }}
-      >
+      <Form class="flex flex-wrap items-end gap-2" onsend={() => event('weighed')}>
         <div class="w-52">
           <Field
             label="On the scale, spool and all"
@@ -69,14 +64,8 @@
           />
         </div>
         <Button type="submit" busy={work.busy}>Weighed</Button>
-      </form>
-      <form
-        class="flex flex-wrap items-end gap-2"
-        onsubmit={(submitted) => {
-          submitted.preventDefault();
-          void event('dried');
-        }}
-      >
+      </Form>
+      <Form class="flex flex-wrap items-end gap-2" onsend={() => event('dried')}>
         <div class="w-24">
           <Field label="Dried for" bind:value={dryHours} numeric unit="h" error={work.error('hours')} />
         </div>
@@ -84,7 +73,7 @@
           <Field label="at" bind:value={celsius} numeric unit="°C" error={work.error('celsius')} />
         </div>
         <Button type="submit" busy={work.busy}>Dried</Button>
-      </form>
+      </Form>
       {#if spool.drying}<p class="max-w-prose text-sm text-quiet">{spool.drying}</p>{/if}
       <div>
         <Button kind="quiet" busy={work.busy} onclick={() => event('ended')}>It is done with</Button>

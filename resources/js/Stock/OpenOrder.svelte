@@ -2,6 +2,7 @@
   import { api, Refusal, told } from '@/api/client';
   import type { Orders } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { day, money, number } from '@/ui/format';
@@ -96,13 +97,7 @@
           {:else}<span class="whitespace-nowrap"><span class="fig">{line.open}</span> to come</span>{/if}
         </p>
         {#if at === line.id}
-          <form
-            class="my-2 flex flex-wrap items-end gap-2"
-            onsubmit={(event) => {
-              event.preventDefault();
-              void receive(line.id, false);
-            }}
-          >
+          <Form class="my-2 flex flex-wrap items-end gap-2" onsend={() => receive(line.id, false)}>
             <div class="w-24">
               <Field label="Pieces" bind:value={quantity} numeric focus error={work.error('quantity')} />
             </div>
@@ -122,20 +117,14 @@
               <p class="w-full text-waiting">▢ {asks}</p>
               <Button busy={work.busy} onclick={() => receive(line.id, true)}>So many came</Button>
             {/if}
-          </form>
+          </Form>
         {/if}
       </li>
     {/each}
   </ul>
   {#if may}
     {#if closing}
-      <form
-        class="mt-2 flex flex-wrap items-end gap-2"
-        onsubmit={(event) => {
-          event.preventDefault();
-          void close();
-        }}
-      >
+      <Form class="mt-2 flex flex-wrap items-end gap-2" onsend={() => close()}>
         <div class="w-56">
           <Field
             label="Why nothing more comes"
@@ -146,7 +135,7 @@
           />
         </div>
         <Button type="submit" busy={work.busy}>Close it</Button>
-      </form>
+      </Form>
     {:else}<Button kind="quiet" onclick={() => (closing = true)}>The rest will not come…</Button>{/if}
   {/if}
   {#if work.refusal && !asks && !work.error('quantity') && !work.error('because')}<Problem

@@ -3,6 +3,7 @@
   import type { PartPage } from '@/api/types';
   import { p } from '@/router';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { whole } from '@/ui/figure';
@@ -53,13 +54,7 @@
 </ul>
 {#if me.person.meetsOwners}
   {#if asking}
-    <form
-      class="mt-2 flex flex-wrap items-end gap-2"
-      onsubmit={(event) => {
-        event.preventDefault();
-        void promise(tag, quantity);
-      }}
-    >
+    <Form class="mt-2 flex flex-wrap items-end gap-2" onsend={() => promise(tag, quantity)}>
       <div class="w-20">
         <Field label="How many" bind:value={quantity} numeric error={work.error('quantity')} />
       </div>
@@ -67,7 +62,7 @@
         <Field label="To machine" bind:value={tag} mono focus maxlength={20} error={work.error('tag')} />
       </div>
       <Button type="submit" busy={work.busy}>Promise</Button>
-    </form>
+    </Form>
   {:else}<Button kind="quiet" onclick={() => (asking = true)}>Promise some to a job…</Button>{/if}
   {#if work.refusal && !work.error('tag') && !work.error('quantity')}<Problem
       message={work.refusal.message}

@@ -3,6 +3,7 @@
   import type { Orders } from '@/api/types';
   import { p } from '@/router';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import { money, number } from '@/ui/format';
   import Problem from '@/ui/Problem.svelte';
@@ -168,13 +169,7 @@
       {#if work.error('minimum')}<Button busy={work.busy} onclick={() => send(true)}
           >It goes out all the same</Button
         >{/if}
-      <form
-        class="ml-auto flex items-center gap-2"
-        onsubmit={(event) => {
-          event.preventDefault();
-          void add();
-        }}
-      >
+      <Form class="ml-auto flex items-center gap-2" onsend={() => add()}>
         <input
           class="field fig w-36"
           bind:value={more}
@@ -183,6 +178,6 @@
           aria-label="Add a part to the order from {proposal.name}"
         />
         <Button type="submit" busy={work.busy}>Add it</Button>
-      </form>
+      </Form>
     </div>{/if}
 </section>

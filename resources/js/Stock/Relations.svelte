@@ -3,6 +3,7 @@
   import type { OtherPart, PartPage } from '@/api/types';
   import { p } from '@/router';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import Problem from '@/ui/Problem.svelte';
@@ -92,13 +93,7 @@
 </ul>
 {#if me.person.meetsOwners && page.part.grade === 'new'}
   {#if asking}
-    <form
-      class="mt-2 flex flex-wrap items-end gap-2"
-      onsubmit={(event) => {
-        event.preventDefault();
-        void say();
-      }}
-    >
+    <Form class="mt-2 flex flex-wrap items-end gap-2" onsend={() => say()}>
       <div class="w-40">
         <Field
           label="Number of that part"
@@ -116,7 +111,7 @@
         >{asking === 'substitute' ? 'It does as well' : 'It is bought instead'}</Button
       >
       <Button kind="quiet" onclick={() => (asking = '')}>Not now</Button>
-    </form>
+    </Form>
   {:else}
     <Button kind="quiet" onclick={() => (asking = 'substitute')}>Another does as well…</Button>
     {#if !page.successor}<Button kind="quiet" onclick={() => (asking = 'successor')}

@@ -4,6 +4,7 @@
   import { wrote } from '@/api/writes';
   import { navigate, p } from '@/router';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Dialog from '@/ui/Dialog.svelte';
   import Field from '@/ui/Field.svelte';
@@ -132,13 +133,7 @@
   {/if}
 </main>
 <Dialog bind:open={adding} title="New part">
-  <form
-    class="grid gap-4"
-    onsubmit={(event) => {
-      event.preventDefault();
-      void add();
-    }}
-  >
+  <Form class="grid gap-4" onsend={() => add()}>
     <Field label="Name" bind:value={name} maxlength={160} focus error={work.error('name')} />
     <div class="grid grid-cols-2 gap-4">
       <Field label="Part number" bind:value={number} mono maxlength={30} error={work.error('number')} />
@@ -153,5 +148,5 @@
     />
     {#if work.refusal && work.refusal.errors.length === 0}<Problem message={work.refusal.message} />{/if}
     <div><Button kind="main" type="submit" busy={work.busy}>Make it known</Button></div>
-  </form>
+  </Form>
 </Dialog>

@@ -5,6 +5,7 @@
   import { stocktakesQuery } from '@/api/queries';
   import type { BinSheet, Stocktakes } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { clock, day, money } from '@/ui/format';
@@ -109,13 +110,7 @@
       any screen, and go on tomorrow. Nothing changes until the differences are posted.
     </p>
     {#if me.person.meetsOwners}
-      <form
-        class="mt-3 flex flex-wrap items-end gap-3"
-        onsubmit={(event) => {
-          event.preventDefault();
-          void start();
-        }}
-      >
+      <Form class="mt-3 flex flex-wrap items-end gap-3" onsend={() => start()}>
         <div class="w-56">
           <Field
             label="Only bins that begin with"
@@ -127,19 +122,13 @@
           />
         </div>
         <div class="pb-6"><Button kind="main" type="submit" busy={work.busy}>Begin a stocktake</Button></div>
-      </form>
+      </Form>
     {/if}
   {:else if sheet}
     <CountBin stocktake={take.id} bind:sheet {left} />
   {:else}
     {#if me.person.meetsOwners}
-      <form
-        class="mt-3 flex flex-wrap items-end gap-3"
-        onsubmit={(event) => {
-          event.preventDefault();
-          void scan();
-        }}
-      >
+      <Form class="mt-3 flex flex-wrap items-end gap-3" onsend={() => scan()}>
         <label class="block w-72 max-w-full text-sm font-semibold"
           >Scan a bin, or type it
           <input
@@ -152,7 +141,7 @@
           />
         </label>
         <Button kind="main" type="submit" busy={work.busy}>Count it</Button>
-      </form>
+      </Form>
     {/if}
     {#if work.refusal}<div class="mt-2"><Problem message={work.refusal.message} /></div>{/if}
     <div class="mt-4 grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)]">

@@ -2,6 +2,7 @@
   import { useQueryClient } from '@tanstack/svelte-query';
   import type { Job, Station } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import Form from './Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Dialog from '@/ui/Dialog.svelte';
   import Field from '@/ui/Field.svelte';
@@ -21,13 +22,7 @@
 {#if job.station === from && !job.finishedAt && me.person.worksAtTheBench}
   <Button kind="quiet" onclick={() => (open = true)}>Back to {name}…</Button>
   <Dialog bind:open title="Back to {name}">
-    <form
-      class="grid gap-4"
-      onsubmit={(event) => {
-        event.preventDefault();
-        void work.do(() => moveJob(client, job, to, why));
-      }}
-    >
+    <Form class="grid gap-4" onsend={() => work.do(() => moveJob(client, job, to, why))}>
       <Field
         label="Why does it go back?"
         bind:value={why}
@@ -37,6 +32,6 @@
       />
       {#if work.refusal}<Problem message={work.refusal.message} />{/if}
       <div><Button kind="main" type="submit" busy={work.busy}>Back to {name}</Button></div>
-    </form>
+    </Form>
   </Dialog>
 {/if}
