@@ -39,6 +39,7 @@ final readonly class Catalogue
     {
     }
 
+    /** All of them; those of the trade read this knowledge. */
     public static function of(Knowledge $knowledge): self
     {
         $computations = [];

@@ -9,6 +9,7 @@ use OddBench\Input\InputError;
 /** One computation with fixed names: JSON-like values in, JSON-like values out. */
 interface Computation
 {
+    /** The name it is asked for by, such as `belt-tension`. */
     public function name(): string;
 
     /**

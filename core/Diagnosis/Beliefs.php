@@ -40,6 +40,7 @@ final class Beliefs
         return new self($network, $present, $absent);
     }
 
+    /** What is believed with the findings as they are. */
     public function now(): Posterior
     {
         return $this->ifAbsent([]);

@@ -18,6 +18,7 @@ final readonly class DangerScreen
     {
     }
 
+    /** Looks for faults that could hurt somebody and are not settled. */
     public static function of(Knowledge $knowledge, Beliefs $beliefs): self
     {
         $because = [];

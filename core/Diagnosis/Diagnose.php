@@ -74,6 +74,7 @@ final readonly class Diagnose implements Computation
         return Session::open($case, $this->knowledge)->none();
     }
 
+    /** The ranking, what speaks for and against each fault, and what to do next. */
     public function judge(CaseFile $case): Diagnosis
     {
         return Session::open($case, $this->knowledge)->diagnosis();

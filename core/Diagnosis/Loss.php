@@ -20,6 +20,7 @@ final readonly class Loss
     {
     }
 
+    /** What being wrong about each fault costs, in the shop’s currency. */
     public static function of(Network $network, Knowledge $knowledge, CaseFile $case, MendCost $mends): self
     {
         $mend = $comeback = [];

@@ -28,6 +28,7 @@ final readonly class MendCost
         $this->proofs = new ProofPlan($knowledge);
     }
 
+    /** What it costs to mend this fault if it is there: way, hands, parts, proof and wait, in the shop’s currency. */
     public function of(Fault $fault): float
     {
         return ($this->way($fault) + $fault->mend()->minutes + $this->proving($fault)) * $this->case->benchMinute + $this->parts($fault) + $this

@@ -40,6 +40,7 @@ final readonly class Rates
     ) {
     }
 
+    /** The rates of the trade, before a shop counted anything of its own. */
     public static function catalogue(): self
     {
         return new self(1, 0, [], 0, [], []);

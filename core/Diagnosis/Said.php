@@ -101,6 +101,7 @@ final readonly class Said
     {
     }
 
+    /** A text as it is compared: small letters, words, their stems. */
     public static function of(string $text): self
     {
         $text = str_replace(['’', '`'], "'", mb_strtolower($text));

@@ -9,6 +9,7 @@ namespace OddBench\Diagnosis;
  */
 final class Stem
 {
+    /** The stem of an English word (M. F. Porter, An algorithm for suffix stripping, 1980), in small letters. */
     public static function of(string $word): string
     {
         if (strlen($word) < 3) {

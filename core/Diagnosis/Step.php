@@ -35,6 +35,7 @@ final readonly class Step
     ) {
     }
 
+    /** The same step, said to be worth its minutes. */
     public function thatPays(): self
     {
         return $this->with(true, $this->because, $this->fault);

@@ -20,6 +20,7 @@ final readonly class Contents
         return new self($pieces);
     }
 
+    /** Bytes that are in memory. */
     public static function text(string $bytes): self
     {
         return new self(static fn (): array => [$bytes]);

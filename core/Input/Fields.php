@@ -30,6 +30,7 @@ final class Fields
         return new self($values, $path);
     }
 
+    /** Whether a key is there and not null; it counts as asked for. */
     public function has(string $key): bool
     {
         $this->asked[$key] = true;

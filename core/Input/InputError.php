@@ -21,6 +21,7 @@ final class InputError extends DomainException
         parent::__construct($message);
     }
 
+    /** A message at a field, the way a person reads it. */
     public static function at(string $field, string $message): self
     {
         return new self($field, $message);

@@ -22,11 +22,13 @@ final readonly class FilamentAmount
         return new self($volumeCm3 / self::area($diameterMm), $volumeCm3 * $densityGCm3, $volumeCm3);
     }
 
+    /** From grams, g/cm³ and mm, each above 0. */
     public static function ofMass(float $massG, float $densityGCm3, float $diameterMm): self
     {
         return self::ofVolume($massG / $densityGCm3, $densityGCm3, $diameterMm);
     }
 
+    /** From metres, g/cm³ and mm, each above 0. */
     public static function ofLength(float $lengthM, float $densityGCm3, float $diameterMm): self
     {
         return self::ofVolume($lengthM * self::area($diameterMm), $densityGCm3, $diameterMm);

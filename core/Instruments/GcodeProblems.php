@@ -17,6 +17,7 @@ final class GcodeProblems
     /** @var array<string, int> kind => how often */
     public array $counts = [];
 
+    /** Notes a problem of a kind at a line; of each kind all are counted and some are told. */
     public function add(int $line, string $kind, string $message): void
     {
         $this->counts[$kind] = ($this->counts[$kind] ?? 0) + 1;

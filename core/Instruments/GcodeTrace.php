@@ -44,6 +44,7 @@ final class GcodeTrace
         }
     }
 
+    /** So much filament is pushed, drawn back where negative; mm. */
     public function extrude(float $mm): void
     {
         $this->pushed += $mm;

@@ -67,11 +67,13 @@ final class HeatStep
         return $this->reached === null && ($next->target - $this->target) * $this->way > 0;
     }
 
+    /** Whether its verdict is the worse of the two. */
     public function worseThan(self $other): bool
     {
         return array_search($this->judged['verdict'], self::ORDER, true) > array_search($other->judged['verdict'], self::ORDER, true);
     }
 
+    /** Seconds of the log at which it begins. */
     public function began(): float
     {
         return $this->samples[0]->at;

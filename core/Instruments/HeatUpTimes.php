@@ -95,6 +95,7 @@ final readonly class HeatUpTimes
         return self::DRAUGHT + self::CLOCK_S / $this->sameRise() + ($this->startsKnown() ? 0.0 : self::START_OFF / ($this->rise ?? self::USUAL_RISE));
     }
 
+    /** Whether what was asked and where both rises began are all known, so that they can be set right for it. */
     public function startsKnown(): bool
     {
         return $this->target !== null && $this->startThen !== null && $this->startNow !== null;

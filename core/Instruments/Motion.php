@@ -75,6 +75,7 @@ final class Motion
         $this->seconds += $pause;
     }
 
+    /** What all moves so far take, with the last one brought to rest. */
     public function seconds(): float
     {
         $this->rest();

@@ -22,6 +22,7 @@ final class Said
         return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
     }
 
+    /** A share as per cent, with its sign. */
     public static function percent(float $share): string
     {
         return self::figure(100 * $share).' %';

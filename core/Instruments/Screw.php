@@ -50,16 +50,19 @@ final readonly class Screw
         return null;
     }
 
+    /** A screw of these measures in millimetres. */
     public static function sized(float $diameterMm, float $lengthMm): self
     {
         return new self($diameterMm, $lengthMm);
     }
 
+    /** As it is said and sold, such as M3×10. */
     public function designation(): string
     {
         return sprintf('M%s×%s', self::plain($this->diameterMm), self::plain($this->lengthMm));
     }
 
+    /** A measure without zeros behind it. */
     public static function plain(float $number): string
     {
         return (string) round($number, 2);

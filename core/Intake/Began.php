@@ -13,6 +13,7 @@ enum Began: string
     case Moved = 'shipped-loose';
     case NotKnown = 'not-known';
 
+    /** As a person says how it began. */
     public function words(): string
     {
         return match ($this) {

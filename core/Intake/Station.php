@@ -14,6 +14,7 @@ enum Station: string
     case Proof = 'proof';
     case Release = 'release';
 
+    /** The station’s name on the ruler. */
     public function words(): string
     {
         return match ($this) {
@@ -26,11 +27,13 @@ enum Station: string
         };
     }
 
+    /** Its place on the walk, 0 for the first. */
     public function place(): int
     {
         return (int) array_search($this, self::cases(), true);
     }
 
+    /** Whether it stands later on the walk. */
     public function comesAfter(self $other): bool
     {
         return $this->place() > $other->place();

@@ -30,11 +30,13 @@ final readonly class BenchFigures
     ) {
     }
 
+    /** Minutes until a machine is in this state. */
     public function minutesToReach(State $state): float
     {
         return $this->reach[$state->value];
     }
 
+    /** Minutes a stage of proof takes. */
     public function minutesToProve(Stage $stage): float
     {
         return $this->prove[$stage->value];

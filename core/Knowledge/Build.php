@@ -22,6 +22,7 @@ final readonly class Build
     {
     }
 
+    /** How large a family builds and where it counts from; what is wrong with it is noted at the entry. */
     public static function read(Entry $entry): self
     {
         $of = $entry->part('build', $entry->map('build'));

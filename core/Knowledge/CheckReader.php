@@ -7,6 +7,7 @@ namespace OddBench\Knowledge;
 /** Makes a check of its entry in a knowledge file. */
 final class CheckReader
 {
+    /** A check; what is wrong with it is noted at the entry. */
     public static function read(Entry $entry): Check
     {
         $state = State::tryFrom($entry->text('state'));

@@ -20,6 +20,7 @@ final class Entry
     {
     }
 
+    /** @param  string  $name  of the entry, as a mistake names it */
     public static function of(string $file, string $name, mixed $fields): self
     {
         $entry = new self($file, $name, Fields::of(is_array($fields) ? $fields : []));
@@ -36,6 +37,7 @@ final class Entry
         return $this->parts[] = self::of($this->file, "{$this->name}.{$name}", $fields);
     }
 
+    /** A text that is not empty. */
     public function text(string $field, ?string $default = null): string
     {
         return $this->read($field, fn (): string => $default !== null && ! $this->fields->has($field)
@@ -49,11 +51,13 @@ final class Entry
         return $this->read($field, fn (): string => $this->fields->words($field), '');
     }
 
+    /** A text, or nothing when the field is not there. */
     public function textOrNull(string $field): ?string
     {
         return $this->fields->has($field) ? $this->text($field) : null;
     }
 
+    /** A number within bounds. */
     public function number(string $field, float $least, float $most, ?float $default = null): float
     {
         return $this->read($field, fn (): float => $default !== null && ! $this->fields->has($field)
@@ -61,11 +65,13 @@ final class Entry
             : $this->fields->number($field, $least, $most), $least);
     }
 
+    /** A number up to a million, or nothing when the field is not there. */
     public function numberOrNull(string $field): ?float
     {
         return $this->fields->has($field) ? $this->number($field, -1e6, 1e6) : null;
     }
 
+    /** True or false; false when the field is not there. */
     public function yes(string $field): bool
     {
         return $this->read($field, fn (): bool => $this->fields->flag($field), false);
@@ -126,6 +132,7 @@ final class Entry
         return $needs;
     }
 
+    /** Notes a mistake at a field. */
     public function wrong(string $field, string $message): void
     {
         $this->mistakes[] = new Mistake($this->file, $this->name, $field, $message);

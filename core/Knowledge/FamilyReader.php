@@ -9,6 +9,7 @@ use OddBench\Repair\FastenerSize;
 /** Makes a machine family of its knowledge file. */
 final class FamilyReader
 {
+    /** A family; what is wrong with it is noted at the entry. */
     public static function read(Entry $entry): Family
     {
         $traits = [];

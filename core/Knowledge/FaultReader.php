@@ -7,6 +7,7 @@ namespace OddBench\Knowledge;
 /** Makes a fault of its entry in a knowledge file. */
 final class FaultReader
 {
+    /** A fault; what is wrong with it is noted at the entry. */
     public static function read(Entry $entry, string $area): Fault
     {
         $shows = [];

@@ -12,6 +12,7 @@ final class GuideReader
 {
     private const LONGEST_MIN = 1440;
 
+    /** A guide; what is wrong with it is noted at the entry. */
     public static function read(Entry $entry, string $area): Guide
     {
         $minutes = $entry->part('minutes', $entry->map('minutes'));

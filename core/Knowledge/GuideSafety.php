@@ -10,6 +10,7 @@ namespace OddBench\Knowledge;
  */
 final class GuideSafety
 {
+    /** Notes at the entry each step at which a guide would put somebody in danger. */
     public static function check(Guide $guide, ?string $school, Entry $entry): void
     {
         $out = false;

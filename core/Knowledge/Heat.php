@@ -11,6 +11,7 @@ enum Heat: string
     case Hot = 'hot';
     case Falling = 'falling';
 
+    /** As a person says how hot a part gets. */
     public function words(): string
     {
         return match ($this) {

@@ -17,6 +17,7 @@ final readonly class HeatFigures
     {
     }
 
+    /** What heat may do at the bench; what is wrong with it is noted at the entry. */
     public static function read(Entry $entry): self
     {
         $of = $entry->part('heat', $entry->map('heat'));

@@ -7,6 +7,7 @@ namespace OddBench\Knowledge;
 /** Makes an instrument’s sheet of its entry in a knowledge file. */
 final class InstrumentSheetReader
 {
+    /** A sheet; what is wrong with it is noted at the entry. */
     public static function read(Entry $entry): InstrumentSheet
     {
         $inputs = [];

@@ -167,6 +167,7 @@ final readonly class Knowledge
         );
     }
 
+    /** How a kind of part is kept; as usual where nothing is said of it. */
     public function stocking(string $partClass): Stocking
     {
         return $this->stocking[$partClass] ?? new Stocking($partClass, Stocking::USUAL, null);

@@ -11,6 +11,7 @@ final readonly class Limit
     {
     }
 
+    /** Whether a value lies below the lower or above the upper limit. */
     public function reached(float $value): bool
     {
         return ($this->below !== null && $value < $this->below) || ($this->above !== null && $value > $this->above);

@@ -11,6 +11,7 @@ final readonly class Mistake
     {
     }
 
+    /** Where it stands and what is wrong, in one line. */
     public function text(): string
     {
         return "{$this->file}: {$this->entry}: {$this->field}: {$this->message}";

@@ -11,6 +11,7 @@ enum Power: string
     case Off = 'off';
     case On = 'on';
 
+    /** As a person says how the power must be. */
     public function words(): string
     {
         return match ($this) {

@@ -7,6 +7,7 @@ namespace OddBench\Knowledge;
 /** Makes a proof of its entry in a knowledge file. */
 final class ProofReader
 {
+    /** A proof; what is wrong with it is noted at the entry. */
     public static function read(Entry $entry): Proof
     {
         $stage = Stage::tryFrom($entry->text('stage'));

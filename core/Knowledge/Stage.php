@@ -17,6 +17,7 @@ enum Stage: string
     case Materials = 'materials';
     case Long = 'long';
 
+    /** The stage’s name on the ladder. */
     public function words(): string
     {
         return match ($this) {

@@ -13,6 +13,7 @@ enum State: string
     case Powered = 'powered';
     case Hot = 'hot';
 
+    /** Whether a machine must be switched on for it. */
     public function needsPower(): bool
     {
         return $this === self::Powered || $this === self::Hot;

@@ -12,6 +12,7 @@ enum Strength: string
     case Sometimes = 'S';
     case Rarely = 'R';
 
+    /** How often the fault shows this finding, above 0 and below 1. */
     public function probability(): float
     {
         return match ($this) {

@@ -15,6 +15,7 @@ final readonly class Faces
     {
     }
 
+    /** The face in use, 1 for the first. */
     public function running(): int
     {
         return $this->turnedTo === [] ? 1 : $this->turnedTo[count($this->turnedTo) - 1];
@@ -34,6 +35,7 @@ final readonly class Faces
         return $fresh === [] ? null : min($fresh);
     }
 
+    /** How many faces have not been used. */
     public function left(): int
     {
         return max(0, $this->all - count($this->used()));

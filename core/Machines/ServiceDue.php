@@ -50,11 +50,13 @@ final readonly class ServiceDue
         return new self($item, $hours, $days, max($shares), $everDone);
     }
 
+    /** Whether all of the interval is gone. */
     public function due(): bool
     {
         return $this->share >= 1.0;
     }
 
+    /** Whether nearly all of it is gone. */
     public function soon(): bool
     {
         return $this->share >= self::SOON;

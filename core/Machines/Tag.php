@@ -78,6 +78,7 @@ final readonly class Tag
         return new self($part[1], $part[2], $part[3]);
     }
 
+    /** Whether what was typed could be a tag; whether such a machine is known is another question. */
     public static function looksLikeOne(string $typed): bool
     {
         return preg_match(

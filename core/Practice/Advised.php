@@ -21,6 +21,7 @@ final readonly class Advised implements Way
         $this->diagnose = new Diagnose($knowledge);
     }
 
+    /** What the ranking and its next step would do now. */
     public function next(BrokenMachine $machine, array $findings, array $done, array $ruledOut): Move
     {
         $diagnosis = $this->diagnose->judge(CaseFile::read([

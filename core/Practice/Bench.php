@@ -17,6 +17,7 @@ final readonly class Bench
     {
     }
 
+    /** Plays one broken machine to its end. */
     public function play(BrokenMachine $machine, Way $way): Played
     {
         $findings = $machine->answer($machine->told);

@@ -29,6 +29,7 @@ final readonly class Listed implements Way
         $this->diagnose = new Diagnose($knowledge);
     }
 
+    /** The next of the list that is not done yet. */
     public function next(BrokenMachine $machine, array $findings, array $done, array $ruledOut): Move
     {
         $ruledOut = [...$ruledOut, ...($machine->unheardOf ? $machine->truth : [])];

@@ -12,11 +12,13 @@ final readonly class Move
     {
     }
 
+    /** Checks to be made, one sweep. */
     public static function look(string ...$checks): self
     {
         return new self(array_values($checks), null);
     }
 
+    /** A fault to be mended, by its code. */
     public static function mend(string $fault): self
     {
         return new self([], $fault);

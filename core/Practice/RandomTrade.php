@@ -22,6 +22,7 @@ final class RandomTrade
 {
     public const COMPLAINT = 'complaint';
 
+    /** A trade of findings, faults and checks that is drawn and small enough to be solved exactly. */
     public static function make(Randomizer $random): Knowledge
     {
         $looks = $random->getInt(2, 6);

@@ -31,6 +31,7 @@ final readonly class Plan
         return array_values(array_filter($this->owed, static fn (Owed $o): bool => $o->proof->stage === $stage));
     }
 
+    /** What is owed of this proof; nothing when it is not owed. */
     public function find(string $code): ?Owed
     {
         foreach ($this->owed as $owed) {

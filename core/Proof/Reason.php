@@ -25,6 +25,7 @@ final readonly class Reason
     ) {
     }
 
+    /** Whether this reason asks for that proof. */
     public function owes(Proof $proof): bool
     {
         return ($this->fault !== null && ($proof->anyMend || in_array($this->fault, $proof->mended, true)))

@@ -14,6 +14,7 @@ enum Destination: string
     case Scrap = 'scrap';
     case Unmended = 'unmended';
 
+    /** As a person says where the machine goes. */
     public function words(): string
     {
         return match ($this) {

@@ -12,6 +12,7 @@ enum Grade: string
     case Used = 'used';
     case Worn = 'worn';
 
+    /** The grade in a word, as it stands on a sheet. */
     public function words(): string
     {
         return match ($this) {
@@ -22,6 +23,7 @@ enum Grade: string
         };
     }
 
+    /** What a buyer may expect of a machine of this grade. */
     public function means(): string
     {
         return match ($this) {

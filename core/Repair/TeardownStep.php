@@ -36,6 +36,7 @@ final readonly class TeardownStep
     ) {
     }
 
+    /** The fasteners of one size that came out in this step; nothing when none did. */
     public function out(string $size): ?FastenersOut
     {
         foreach ($this->fasteners as $fasteners) {

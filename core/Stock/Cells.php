@@ -22,6 +22,7 @@ final readonly class Cells
         return $this->textOrNull($column, $longest) ?? throw InputError::at($column, "{$column} is missing.");
     }
 
+    /** A text of a column, up to so many letters; nothing when the cell is empty. */
     public function textOrNull(string $column, int $longest): ?string
     {
         // a mark before words that a spreadsheet would take for a formula is not part of them
@@ -50,6 +51,7 @@ final readonly class Cells
         return (int) $figure;
     }
 
+    /** A whole number of a column; nothing when the cell is empty. */
     public function wholeOrNull(string $column, int $least = 0): ?int
     {
         return trim($this->cells[$column] ?? '') === '' ? null : $this->whole($column, $least);

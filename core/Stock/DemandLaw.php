@@ -62,6 +62,7 @@ final readonly class DemandLaw
         return $this->mean + sqrt(($this->mean + ($this->size === null ? 0.0 : $this->mean ** 2 / $this->size)) * $p / (1 - $p));
     }
 
+    /** poisson, or negative-binomial where demand wavers more than its mean. */
     public function name(): string
     {
         return $this->size === null ? 'poisson' : 'negative-binomial';

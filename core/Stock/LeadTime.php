@@ -32,11 +32,13 @@ final readonly class LeadTime
         return new self($mean, sqrt((self::SAYS_COUNTS * (self::STRAYS * $mean) ** 2 + $own) / (self::SAYS_COUNTS + $n)));
     }
 
+    /** From order to bin on average, in weeks. */
     public function meanWeeks(): float
     {
         return $this->meanDays / 7;
     }
 
+    /** How much that wavers, in weeks. */
     public function sdWeeks(): float
     {
         return $this->sdDays / 7;

@@ -38,6 +38,7 @@ final readonly class MadeCost
         return new self($amount->cost($pricePerKg), $handMinutes * $benchMinute, $amount->lengthM);
     }
 
+    /** Material and hands together, in the shop’s currency. */
     public function total(): float
     {
         return $this->material + $this->hands;

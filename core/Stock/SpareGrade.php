@@ -13,6 +13,7 @@ enum SpareGrade: string
     case Tested = 'tested';
     case Untested = 'untested';
 
+    /** The grade as a person says it. */
     public function words(): string
     {
         return match ($this) {

@@ -32,6 +32,7 @@ final readonly class Bed
         $this->middle = $middle ?? $round;
     }
 
+    /** The bed of a family. */
     public static function of(Build $build): self
     {
         return new self($build->x, $build->y, $build->z, $build->round, $build->middle);

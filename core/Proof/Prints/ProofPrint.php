@@ -21,6 +21,7 @@ enum ProofPrint: string
 
     private const CORNERS = 24;
 
+    /** As a person calls it. */
     public function words(): string
     {
         return match ($this) {

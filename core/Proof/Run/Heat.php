@@ -28,6 +28,7 @@ final readonly class Heat
     {
     }
 
+    /** What a heater reports now, °C. */
     public function temperature(string $what): float
     {
         $now = $this->now();
@@ -35,11 +36,13 @@ final readonly class Heat
         return $what === 'bed' ? $now->bed : $now->hotend;
     }
 
+    /** The last report. */
     public function now(): Sample
     {
         return $this->sample('The printer reports no temperatures any more.');
     }
 
+    /** The last report; fails the stage with these words when there is none. */
     public function sample(string $otherwise): Sample
     {
         return $this->log->last() ?? throw StageFailed::because($otherwise, null);
@@ -79,6 +82,7 @@ final readonly class Heat
         }
     }
 
+    /** Fails the stage when a temperature went up or down quicker than heat can, since this moment, s. */
     public function refuseJumps(float $from): void
     {
         $before = null;

@@ -23,6 +23,7 @@ final class Log
     /** @var list<Sample> */
     private array $samples = [];
 
+    /** The firmware said that something is wrong. */
     public function alarm(string $said): void
     {
         $this->alarm = $said;
@@ -37,6 +38,7 @@ final class Log
         return $said;
     }
 
+    /** A report of temperatures. */
     public function add(Sample $sample): void
     {
         // of those that come in one breath the last one counts
@@ -52,6 +54,7 @@ final class Log
         }
     }
 
+    /** The last report; nothing before the first. */
     public function last(): ?Sample
     {
         return $this->samples === [] ? null : $this->samples[count($this->samples) - 1];

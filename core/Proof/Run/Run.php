@@ -117,6 +117,7 @@ final class Run
         }
     }
 
+    /** Time goes on to this moment, s. */
     public function tick(float $t): void
     {
         $this->log->now = $t;
@@ -193,6 +194,7 @@ final class Run
         }
     }
 
+    /** Whether it has not ended yet. */
     public function runs(): bool
     {
         return $this->state === 'running' || $this->state === 'asking' || $this->state === 'waiting';

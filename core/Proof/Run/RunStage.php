@@ -29,6 +29,7 @@ enum RunStage: string
     case Materials = 'materials';
     case Long = 'long';
 
+    /** The stage’s name on the ladder. */
     public function words(): string
     {
         return match ($this) {

@@ -32,11 +32,13 @@ final class Sender
         return $this->open;
     }
 
+    /** Whether a command is open that was not answered. */
     public function waits(): bool
     {
         return $this->open !== null;
     }
 
+    /** The open command was answered. */
     public function done(): void
     {
         $this->open = null;
@@ -77,6 +79,7 @@ final class Sender
         return $this->again($this->number);
     }
 
+    /** Whether so many resends were asked for that the wire is to blame. */
     public function stormy(): bool
     {
         return $this->resends > self::MOST_RESENDS;

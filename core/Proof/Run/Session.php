@@ -98,6 +98,7 @@ final class Session
         $this->settle($t);
     }
 
+    /** What came over the wire at this moment, s. */
     public function bytes(float $t, string $bytes): void
     {
         foreach ($this->reader->take($bytes) as $line) {
@@ -118,6 +119,7 @@ final class Session
         }
     }
 
+    /** Time goes on to this moment, s, whether anything came or not. */
     public function tick(float $t): void
     {
         if ($this->off?->confirmed === true && $this->leftHot && $this->run->state === 'waiting') {
@@ -145,6 +147,7 @@ final class Session
         return $taken;
     }
 
+    /** Ends the run, and everything hot goes off. */
     public function stop(float $t, string $why = 'Stopped by hand.'): void
     {
         $this->leftHot = false;
