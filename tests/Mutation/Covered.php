@@ -58,8 +58,10 @@ final readonly class Covered
         usort($tests, fn (string $a, string $b): int => ($this->reach[$a] ?? 0) <=> ($this->reach[$b] ?? 0));
         $taken = [];
         foreach ($tests as $test) {
-            if ($taken === [] || ($mostSeconds -= $this->seconds([$test])) > 0) {
+            $takes = $this->seconds([$test]);
+            if ($taken === [] || $takes < $mostSeconds) {
                 $taken[] = $test;
+                $mostSeconds -= $takes;
             }
         }
 

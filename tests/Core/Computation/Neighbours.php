@@ -53,6 +53,7 @@ final class Neighbours
                 'a tenth more' => is_int($value) ? $value + max(1, intdiv($value, 10)) : $value * 1.1,
                 'half' => is_int($value) ? intdiv($value, 2) : $value / 2,
                 'none' => 0,
+                'next to none' => 1e-9,
                 'beyond' => 1e12,
                 'below' => -1e12,
                 'as a text' => 'much',
