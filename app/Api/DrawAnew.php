@@ -66,25 +66,18 @@ final class DrawAnew
         return $turned === false ? $picture : $turned;
     }
 
-    /** The orientation of Exif (tag 0x0112): 1 upright, 3 upside down, 6 and 8 on its sides. */
+    /** The orientation of Exif: 1 upright, 3 upside down, 6 and 8 on its sides. */
     private static function orientation(string $bytes): int
     {
-        $at = strpos(substr($bytes, 0, 65_536), "Exif\0\0");
-        if ($at === false) {
+        $file = fopen('php://temp', 'w+b');
+        if ($file === false) {
             return 1;
         }
-        $tiff = substr($bytes, $at + 6, 4096);
-        $little = str_starts_with($tiff, 'II');
-        $short = static fn (int $o): int => (int) (unpack($little ? 'v' : 'n', substr($tiff, $o, 2).'  ')[1] ?? 0);
-        $long = static fn (int $o): int => (int) (unpack($little ? 'V' : 'N', substr($tiff, $o, 4).'    ')[1] ?? 0);
-        $first = $long(4);
-        for ($i = 0, $many = min(64, $short($first)); $i < $many; $i++) {
-            $entry = $first + 2 + 12 * $i;
-            if ($short($entry) === 0x0112) {
-                return $short($entry + 8);
-            }
-        }
+        fwrite($file, $bytes);
+        rewind($file);
+        // a damaged block is warned of and is none
+        $read = @exif_read_data($file);
 
-        return 1;
+        return is_array($read) && is_int($read['Orientation'] ?? null) ? $read['Orientation'] : 1;
     }
 }

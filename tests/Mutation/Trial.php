@@ -7,6 +7,8 @@ namespace Tests\Mutation;
 /** One change under its tests, in a process of its own. */
 final class Trial
 {
+    private const LONGEST_FILTER = 20_000;
+
     /** @var resource */
     private $process;
 
@@ -21,11 +23,7 @@ final class Trial
         $this->file = tempnam($work, 'mutant');
         file_put_contents($this->file, $changed);
         preg_match('/^namespace ([\w\\\\]+);/m', $changed, $namespace);
-        $filter = '/^('.implode('|', array_map(static function (string $test): string {
-            [$method, $set] = [...explode('#', $test, 2), null];
-
-            return preg_quote($method, '/').($set === null ? '' : ' with data set (#|")'.preg_quote($set, '/').'"?');
-        }, $tests)).')$/';
+        $filter = self::filter($tests);
         $paths = array_values(array_unique(array_map(
             static fn (string $test): string => $root.'/tests/'.str_replace(
                 '\\',
@@ -72,5 +70,39 @@ final class Trial
         unlink($this->file);
 
         return $status['running'] || $status['exitcode'] !== 0;
+    }
+
+    /**
+     * One expression for all of them; as long as a computer of such expressions takes, the last ones are left out.
+     *
+     * @param  list<string>  $tests
+     */
+    private static function filter(array $tests): string
+    {
+        $of = [];
+        $length = 0;
+        foreach ($tests as $test) {
+            [$method, $set] = [...explode('#', $test, 2), null];
+            [$class, $name] = explode('::', (string) $method);
+            $of[$class][$name][] = $set;
+            $length += strlen($set ?? '') + 4 + (count($of[$class]) === 1 && count($of[$class][$name]) === 1 ? strlen($class) : 0)
+                + (count($of[$class][$name]) === 1 ? strlen($name) + 24 : 0);
+            if ($length > self::LONGEST_FILTER) {
+                break;
+            }
+        }
+        $quote = static fn (string $text): string => preg_quote($text, '/');
+        $classes = [];
+        foreach ($of as $class => $methods) {
+            $names = [];
+            foreach ($methods as $name => $sets) {
+                $named = array_filter($sets, is_string(...));
+                $names[] = $name.($named === [] ? '' : ' with data set (#|")('.implode('|', array_map($quote, $named)).')"?');
+            }
+            $classes[] = $quote($class).'::('.implode('|', $names).')';
+        }
+        $filter = '/^('.implode('|', $classes).')$/';
+
+        return preg_match($filter, '') === false ? throw new \RuntimeException('no expression: '.substr($filter, 0, 200)) : $filter;
     }
 }
