@@ -85,6 +85,99 @@ final class MoreExamples
         ];
     }
 
+    /**
+     * Inputs that are asked as they are, without what lies beside them: sweeps through tables and ranges.
+     *
+     * @return array<string, list<array<string, mixed>>>
+     */
+    public static function sweeps(): array
+    {
+        $screws = $dry = $steps = $wires = $heaters = $contacts = $belts = $layers = $sensors = [];
+        foreach ([1.6, 2, 2.5, 3, 4, 5, 6, 8, 10, 12] as $diameter) {
+            foreach (['cylinder', 'button', 'countersunk'] as $head) {
+                foreach ([2, 2.4, 3, 4, 5, 6, 8, 10, 12, 15.8, 20, 25, 30, 31, 40, 50, 60, 80, 90, 100, 110, 121] as $length) {
+                    $screws[] = ['length_mm' => $length, 'diameter_mm' => $diameter, 'head' => $head];
+                }
+            }
+        }
+        foreach (['PLA', 'PETG', 'ABS', 'ASA', 'TPU', 'PA', 'PC'] as $material) {
+            $dry[] = ['material' => $material];
+        }
+        foreach ([91.2, 93.1, 95, 97.9, 99, 100, 101, 103, 120] as $got) {
+            $steps[] = ['type' => 'extruder', 'current_steps_per_mm' => 415, 'asked_mm' => 100, 'got_mm' => [$got, $got + 0.4, $got - 0.3]];
+        }
+        foreach ([0.3, 1, 3, 6, 10, 16, 25] as $amps) {
+            foreach ([['awg' => 22], ['awg' => 16], ['area_mm2' => 0.5], ['area_mm2' => 2.5]] as $size) {
+                $wires[] = [...$size, 'length_m' => 0.8, 'amps' => $amps, 'volts' => 24, 'air_c' => 30];
+            }
+        }
+        foreach ([0, 0.4, 1.8, 2.1, 2.3, 2.4, 2.5, 2.7, 3.1, 5, 400] as $ohm) {
+            $heaters[] = ['volts' => 24, 'rated_w' => 240, 'measured_ohm' => $ohm];
+            $heaters[] = ['volts' => 24, 'rated_w' => 240, 'measured_ohm' => $ohm, 'element' => 'copper', 'measured_c' => 35];
+        }
+        foreach ([230, 245, 260, 290, 340, 600] as $today) {
+            $plain = ['resistance_ohm' => 2.6, 'volts' => 24, 'baseline_s' => 240, 'today_s' => $today];
+            $contacts[] = $plain;
+            $contacts[] = $plain + ['rise_c' => 40, 'loss_w_per_k' => 1.2];
+            $contacts[] = $plain + ['rise_c' => 40, 'loss_w_per_k' => 1.2, 'heat_capacity_j_per_k' => 700];
+            $contacts[] = $plain + ['target_c' => 60, 'baseline_start_c' => 20, 'start_c' => 26];
+            $contacts[] = $plain + ['target_c' => 60, 'baseline_start_c' => 20];
+            $contacts[] = $plain + ['target_c' => 60, 'start_c' => 60];
+            $contacts[] = $plain + ['element' => 'copper', 'measured_c' => 22, 'start_c' => 22, 'target_c' => 60, 'baseline_start_c' => 21];
+            $contacts[] = $plain + ['element' => 'copper', 'measured_c' => 22, 'rise_c' => 38];
+            $contacts[] = ['resistance_ohm' => 2.6, 'volts' => 24, 'volts_at_load' => 24 - $today / 200];
+        }
+        foreach ([40, 60, 80, 100, 120, 160, 240] as $hz) {
+            $belts[] = ['span_mm' => 250, 'frequency_hz' => $hz, 'belt' => ['width_mm' => 6], 'moving_mass_kg' => 0.6,
+                'acceleration_mm_s2' => 4000, 'friction_n' => 1.5, 'reference_hz' => 100];
+        }
+        foreach ([0.05, 0.1, 0.15, 0.19, 0.2, 0.21, 0.25, 0.3, 0.33, 0.4] as $height) {
+            $layers[] = ['nozzle_mm' => 0.4, 'layer_mm' => $height, 'line_width_mm' => 0.44, 'filament_mm' => 1.75, 'measured_mm' => 0.2];
+        }
+        foreach ([0, 40, 100, 800, 5000, 40_000, 95_000, 100_000, 120_000, 400_000, 8_000_000] as $ohm) {
+            $sensors[] = ['model' => ['type' => 'beta', 'r0_ohm' => 100_000, 'beta_k' => 3950], 'resistance_ohm' => $ohm, 'ambient_c' => 22,
+                'adc' => ['bits' => 10, 'pullup_ohm' => 4700]];
+            $sensors[] = ['model' => ['type' => 'rtd'], 'resistance_ohm' => $ohm / 1000, 'ambient_c' => 22];
+        }
+
+        return [
+            'belt-tension' => $belts,
+            'contact-resistance' => $contacts,
+            'fastener' => $screws,
+            'filament' => $dry,
+            'first-layer' => $layers,
+            'heater' => $heaters,
+            'pluck-frequency' => self::plucks(),
+            'steps' => $steps,
+            'thermistor' => $sensors,
+            'wire' => $wires,
+        ];
+    }
+
+    /** @return list<array<string, mixed>> belts of several pitches as several recorders keep them, one of them with hum */
+    private static function plucks(): array
+    {
+        $plucks = [];
+        foreach ([[8000, 16, 45], [11_025, 16, 82.4], [44_100, 16, 110], [22_050, 24, 220], [16_000, 8, 330], [48_000, 16, 60]] as [$rate, $bits, $hz]) {
+            $data = '';
+            for ($i = 0; $i < $rate; $i++) {
+                $t = $i / $rate;
+                $tone = $t < 0.12 ? 0.0 : exp(-($t - 0.12) / 0.3) * (sin(2 * M_PI * $hz * $t) + 0.4 * sin(4 * M_PI * $hz * $t) + 0.2 * sin(6 * M_PI * $hz * $t)) / 1.7;
+                $tone += ($hz === 60 ? 0.05 : 0.002) * sin(2 * M_PI * 50 * $t);
+                $data .= match ($bits) {
+                    8 => chr((int) round(128 + 120 * $tone)),
+                    16 => pack('v', ((int) round(26_000 * $tone)) & 0xFFFF),
+                    default => substr(pack('V', ((int) round(6_600_000 * $tone)) & 0xFFFFFF), 0, 3),
+                };
+            }
+            $wide = intdiv($bits, 8);
+            $plucks[] = ['wav_file' => 'RIFF'.pack('V', 36 + strlen($data)).'WAVEfmt '
+                .pack('VvvVVvv', 16, 1, 1, $rate, $rate * $wide, $wide, $bits).'data'.pack('V', strlen($data)).$data];
+        }
+
+        return $plucks;
+    }
+
     /** @return array<string, list<array<string, mixed>>> */
     private static function instruments(): array
     {
