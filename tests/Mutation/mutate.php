@@ -48,7 +48,7 @@ if ($files === []) {
 $work = "{$root}/var/mutate";
 is_dir($work) || mkdir($work, 0755, true);
 $app = array_filter($files, static fn (string $file): bool => str_starts_with($file, 'app/')) !== [];
-$suite = $app ? 'Core,Feature' : 'Core';
+$suite = $app ? 'Feature' : 'Core';
 [$coverage, $log] = ["{$work}/".($app ? 'app' : 'core').'.cov.php', "{$work}/".($app ? 'app' : 'core').'.xml'];
 if ($options['fresh'] !== null || ! is_file($coverage)) {
     fwrite(STDERR, "Which tests run which lines ({$suite})…\n");
