@@ -26,6 +26,7 @@ use OddBench\Instruments\ThermalLog;
 use OddBench\Instruments\Thermistor;
 use OddBench\Instruments\Wire;
 use OddBench\Knowledge\Knowledge;
+use OddBench\Machines\HoursNow;
 use OddBench\Proof\ProofPlan;
 use OddBench\Repair\Teardown;
 use OddBench\Stock\KitCheck;
@@ -51,6 +52,7 @@ final readonly class Catalogue
             new Teardown,
             new KitCheck,
             new Reorder,
+            new HoursNow,
             ...self::instruments(),
         ] as $computation) {
             $computations[$computation->name()] = $computation;

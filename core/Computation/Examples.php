@@ -84,6 +84,15 @@ final class Examples
                 'bed_z_mm' => 250,
             ],
             'heater' => ['volts' => 24, 'rated_w' => 40, 'measured_ohm' => 14.6],
+            'hours-now' => [
+                'counters' => [
+                    ['at' => '2026-08-01', 'hours' => 660],
+                    ['at' => '2026-09-05T10:30:00+02:00', 'hours' => 940],
+                    ['at' => '2026-10-03', 'hours' => 1200],
+                ],
+                'asked_at' => '2026-11-27',
+                'usual' => ['hours_per_week' => 50, 'spread_hours' => 20],
+            ],
             'kit-check' => [
                 'kit' => [['part' => 'liner', 'count' => 1], ['part' => 'clip', 'count' => 2]],
                 'stock' => [

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace OddBench\Input;
 
+use DateTimeImmutable;
+use DateTimeZone;
+
 /**
  * Reads a decoded JSON object strictly: every key must be asked for, every value must have its type and range.
  * Call done() at the end; it refuses what nobody asked for.
@@ -94,6 +97,33 @@ final class Fields
         }
 
         return $value;
+    }
+
+    /**
+     * A moment as ISO 8601 writes it: a day, which begins at midnight UTC, or a day and time with its zone.
+     *
+     * @throws InputError when it is missing or no such moment
+     */
+    public function moment(string $key): DateTimeImmutable
+    {
+        return self::asMoment($this->text($key), $this->name($key));
+    }
+
+    /** @throws InputError at the field, when the text is no moment */
+    public static function asMoment(string $text, string $field): DateTimeImmutable
+    {
+        foreach (['!Y-m-d', '!Y-m-d\TH:i:sp', '!Y-m-d\TH:i:s.vp', '!Y-m-d\TH:ip'] as $format) {
+            $moment = DateTimeImmutable::createFromFormat($format, $text, new DateTimeZone('UTC'));
+            if ($moment !== false && DateTimeImmutable::getLastErrors() === false) {
+                return $moment;
+            }
+        }
+
+        throw InputError::at($field, sprintf(
+            '%s must be a day or a moment such as 2026-11-25 or 2026-11-25T09:30:00+01:00, not “%s”.',
+            $field,
+            mb_strcut(mb_scrub($text), 0, 60),
+        ));
     }
 
     /**

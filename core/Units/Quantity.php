@@ -17,6 +17,10 @@ enum Quantity
 
     case Jobs;
 
+    case MachineHours;
+
+    case HoursPerWeek;
+
     case Rating;
 
     case PrintHeight;
@@ -226,6 +230,8 @@ enum Quantity
             self::BenchMinute => [0.01, 10_000, ''],
             self::WaitingDay => [0, 1_000_000, ''],
             self::Jobs => [0, 10_000_000, 'jobs'],
+            self::MachineHours => [0, 1_000_000, 'h'],
+            self::HoursPerWeek => [0, 168, 'h'],
             self::Rating => [-1_000_000, 1_000_000, ''],
             self::PrintHeight => [0, 5000, 'mm'],
             self::ScrewPitch => [0.2, 3, 'mm'],

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Machines;
+
+use DateTimeImmutable;
+
+/** What a machine’s counter of print hours showed at a moment. */
+final readonly class HourCounter
+{
+    /** @param  float  $hours  0 and up, since the counter began */
+    public function __construct(public DateTimeImmutable $at, public float $hours)
+    {
+    }
+}
