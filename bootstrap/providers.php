@@ -1,8 +1,11 @@
 <?php
 
+declare(strict_types=1);
+
 return [
     App\Shop\ShopServiceProvider::class,
     App\Knowledge\KnowledgeServiceProvider::class,
+    App\Machines\MachinesServiceProvider::class,
     App\Intake\IntakeServiceProvider::class,
     App\Safety\SafetyServiceProvider::class,
     App\Diagnosis\DiagnosisServiceProvider::class,

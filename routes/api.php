@@ -12,6 +12,7 @@ use App\Instruments\InstrumentController;
 use App\Intake\JobController;
 use App\Intake\PhotographController;
 use App\Knowledge\KnowledgeController;
+use App\Machines\CounterController;
 use App\Machines\PaperController;
 use App\Passport\MachineController;
 use App\Proof\ProofController;
@@ -44,6 +45,9 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
 
     Route::get('machines', [MachineController::class, 'index']);
     Route::get('machines/{tag}', [MachineController::class, 'show']);
+    Route::get('counters', [CounterController::class, 'index']);
+    Route::post('machines/{tag}/counters', [CounterController::class, 'store']);
+    Route::delete('machines/{tag}/counters/{counter}', [CounterController::class, 'withdraw']);
     Route::put('machines/{tag}/warranty', [MachineController::class, 'warranty']);
     Route::post('machines/{tag}/service-jobs', [CareController::class, 'openService']);
 

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Api\Refused;
+use App\Machines\CounterSource;
+use App\Machines\HoursQuery;
 use App\Machines\Machine;
+use App\Machines\NoteHours;
 use App\Shop\Person;
 use Illuminate\Support\Facades\DB;
 use OddBench\Input\InputError;
@@ -15,21 +18,29 @@ use OddBench\Intake\Station;
 final readonly class BookIn
 {
     /** @param  iterable<HearsBooking>  $rooms */
-    public function __construct(private JobRecord $record, private iterable $rooms)
-    {
+    public function __construct(
+        private JobRecord $record,
+        private NoteHours $noteHours,
+        private HoursQuery $hours,
+        private iterable $rooms,
+    ) {
     }
 
     /**
-     * @throws InputError when the hours run backwards
+     * @throws InputError when the counter fell or ran quicker than the clock
      * @throws Refused when the machine is on the bench already, or was scrapped
      */
     public function book(Machine $machine, Booking $booking, Person $by): Job
     {
         return DB::transaction(function () use ($machine, $booking, $by): Job {
             $machine = Machine::query()->lockForUpdate()->findOrFail($machine->id);
-            $this->refuseImpossible($machine, $booking);
-            $hours = $booking->hours ?? $machine->hoursRun();
-            $machine->update(['hours' => $hours, 'place' => 'bench']);
+            $this->refuseImpossible($machine);
+            if ($booking->hours !== null) {
+                $this->noteHours->note($machine, $booking->hours, CounterSource::Booking, $by, beganAnew: $booking->counterBeganAnew);
+            }
+            $run = $this->hours->ofOne($machine);
+            $machine->update(['place' => 'bench']);
+            $this->hours->forget();
             $job = Job::query()->create([
                 'machine_id' => $machine->id,
                 'kind' => $booking->kind,
@@ -39,7 +50,8 @@ final readonly class BookIn
                 'screen_said' => $booking->screenSaid,
                 'came_along' => $booking->cameAlong,
                 'began' => $booking->began->value,
-                'hours' => $hours,
+                'hours' => $run === null ? $machine->hoursRun() : round($run->hours, 1),
+                'hours_about' => $run?->read === false,
                 'promised_for' => $booking->promisedFor,
                 'version' => 1,
                 'opened_by' => $by->id,
@@ -55,7 +67,7 @@ final readonly class BookIn
         });
     }
 
-    private function refuseImpossible(Machine $machine, Booking $booking): void
+    private function refuseImpossible(Machine $machine): void
     {
         $open = Job::query()->where('machine_id', $machine->id)->whereNull('finished_at')->value('id');
         if ($open !== null) {
@@ -63,13 +75,6 @@ final readonly class BookIn
         }
         if ($machine->place === 'scrap') {
             throw Refused::because('tag', "{$machine->tag} was scrapped; it does not come back under its tag.");
-        }
-        $last = $machine->hoursRun();
-        if ($booking->hours !== null && $last !== null && $booking->hours < $last) {
-            throw InputError::at(
-                'hours',
-                "The hours run backwards: {$machine->tag} had {$last} h at its last visit, and {$booking->hours} h is less. Read the counter again; if the board was changed, book it in without hours.",
-            );
         }
     }
 }

@@ -27,6 +27,7 @@ final class BookInRequest extends Form
             'ownerContact' => ['nullable', 'string', 'max:200'],
             'pricePaidMinor' => ['nullable', 'integer', 'min:0', 'max:100000000'],
             'hours' => ['nullable', 'numeric', 'min:0', 'max:200000'],
+            'counterBeganAnew' => ['sometimes', 'boolean'],
             'complaint' => ['required', 'string', 'max:2000'],
             'told' => ['nullable', 'array', 'max:12'],
             'told.*' => ['required', 'string', 'max:60', 'distinct'],

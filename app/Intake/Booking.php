@@ -16,6 +16,7 @@ final readonly class Booking
         public string $complaint,
         public Began $began,
         public ?float $hours = null,
+        public bool $counterBeganAnew = false,
         public ?string $screenSaid = null,
         public ?string $cameAlong = null,
         public ?string $promisedFor = null,

@@ -25,7 +25,8 @@ use OddBench\Intake\Station;
  * @property string|null $screen_said
  * @property string|null $came_along
  * @property string $began
- * @property string|null $hours
+ * @property string|null $hours run in all when it came in
+ * @property bool $hours_about its counter was not read then
  * @property int|null $spool_id
  * @property Carbon|null $promised_for
  * @property string|null $waits_for

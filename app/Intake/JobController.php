@@ -48,6 +48,7 @@ final readonly class JobController
                 complaint: $request->string('complaint')->trim()->toString(),
                 began: Began::from($request->string('began')->toString()),
                 hours: $request->numberOrNull('hours'),
+                counterBeganAnew: $request->boolean('counterBeganAnew'),
                 screenSaid: $request->words('screenSaid'),
                 cameAlong: $request->words('cameAlong'),
                 promisedFor: $request->words('promisedFor'),

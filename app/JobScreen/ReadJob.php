@@ -20,6 +20,7 @@ use App\Intake\ShowJob;
 use App\Intake\StationView;
 use App\Intake\WalkQuery;
 use App\Intake\WorkSpell;
+use App\Machines\HoursQuery;
 use App\Machines\Warranty;
 use App\Machines\WarrantyView;
 use App\Passport\MachineSummary;
@@ -54,6 +55,7 @@ final readonly class ReadJob implements ShowJob
         private GateQuery $gate,
         private ShowProofs $proofs,
         private PositionsQuery $positions,
+        private HoursQuery $hours,
         private VisitsQuery $visits,
         private LookListQuery $lookLists,
         private SistersQuery $sisters,
@@ -87,6 +89,7 @@ final readonly class ReadJob implements ShowJob
                 $this->knowledge,
                 $safety->redTag !== null,
                 Job::openOf([$machine->id])[$machine->id] ?? null,
+                $this->hours->ofOne($machine),
             ),
             kind: $job->kind->value,
             station: $job->station->value,
@@ -96,6 +99,7 @@ final readonly class ReadJob implements ShowJob
             cameAlong: $job->came_along,
             began: $job->began,
             hours: $job->hours === null ? null : (float) $job->hours,
+            hoursAbout: $job->hours_about,
             promisedFor: $job->promised_for?->toDateString(),
             waitsFor: $job->waits_for,
             waitsNote: $job->waits_note,

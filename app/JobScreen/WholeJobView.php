@@ -51,6 +51,7 @@ final readonly class WholeJobView extends JobView
         #[OA\Property] public ?string $cameAlong,
         #[OA\Property] public string $began,
         #[OA\Property] public ?float $hours,
+        #[OA\Property(description: 'its counter was not read when it came in')] public bool $hoursAbout,
         #[OA\Property] public ?string $promisedFor,
         #[OA\Property] public ?string $waitsFor,
         #[OA\Property] public ?string $waitsNote,

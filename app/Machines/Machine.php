@@ -23,8 +23,9 @@ use OddBench\Machines\Tag;
  * @property 'owner'|'farm'|'resale' $held_as
  * @property int|null $owner_id
  * @property int|null $price_paid_minor
- * @property string|null $hours
+ * @property string|null $hours run in all, when its counter was read last
  * @property string $place
+ * @property Carbon|null $place_since
  * @property Carbon|null $warranty_until
  * @property 'maker'|'seller'|null $warranty_by
  * @property string|null $warranty_note
@@ -39,12 +40,20 @@ final class Machine extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['warranty_until' => 'date'];
+    /** Where a machine runs: anywhere else it only stands. */
+    public const RUNS = ['service', 'owner', 'unmended'];
+
+    protected $casts = ['warranty_until' => 'date', 'place_since' => 'datetime'];
 
     protected static function booted(): void
     {
         self::creating(static function (self $machine): void {
             $machine->page_key ??= self::freshKey();
+        });
+        self::saving(static function (self $machine): void {
+            if ($machine->isDirty('place')) {
+                $machine->place_since = now();
+            }
         });
     }
 
@@ -82,6 +91,13 @@ final class Machine extends Model
         );
     }
 
+    /** Up to when it ran: today, or since when it stands. */
+    public function ranUntil(): Carbon
+    {
+        return $this->place_since === null || in_array($this->place, self::RUNS, true) ? Carbon::now() : $this->place_since;
+    }
+
+    /** Hours run in all when its counter was read last; what it has run since is for HoursQuery to say. */
     public function hoursRun(): ?float
     {
         return $this->hours === null ? null : (float) $this->hours;

@@ -11,7 +11,7 @@ use OddBench\Machines\ServiceDue;
 /** What comes round on machines, and how far off it is. */
 final readonly class ServiceQuery
 {
-    public function __construct(private Knowledge $knowledge)
+    public function __construct(private Knowledge $knowledge, private HoursQuery $hours)
     {
     }
 
@@ -24,9 +24,11 @@ final readonly class ServiceQuery
         $last = ServiceDone::query()->whereIn('machine_id', $machines->pluck('id'))->orderBy('id')->get()
             ->keyBy(static fn (ServiceDone $d): string => "{$d->machine_id} {$d->item}");
         $due = [];
+        $run = $this->hours->of($machines);
         $now = now()->getTimestamp();
         foreach ($machines as $machine) {
-            $hours = $machine->hoursRun();
+            $judged = $run[$machine->id] ?? null;
+            $hours = $judged->hours ?? $machine->hoursRun();
             $known = $machine->created_at->getTimestamp();
             $of = [];
             foreach ($this->knowledge->serviceOf($machine->family) as $item) {
@@ -36,6 +38,7 @@ final readonly class ServiceQuery
                     $hours === null ? null : $hours - (float) ($done->hours ?? 0),
                     abs($now - ($done === null ? $known : $done->at->getTimestamp())) / 86_400,
                     $done !== null,
+                    $judged === null || $judged->read ? null : $judged->perWeek,
                 );
             }
             usort($of, static fn (ServiceDue $a, ServiceDue $b): int => $b->share <=> $a->share);

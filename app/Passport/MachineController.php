@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Passport;
 
 use App\Intake\Job;
+use App\Machines\HoursQuery;
 use App\Machines\Machine;
 use App\Machines\Warranty;
 use App\Safety\RedTag;
@@ -16,7 +17,7 @@ final readonly class MachineController
 {
     private const PAGE = 50;
 
-    public function __construct(private Knowledge $knowledge)
+    public function __construct(private Knowledge $knowledge, private HoursQuery $hours)
     {
     }
 
@@ -46,6 +47,7 @@ final readonly class MachineController
         $page = $machines->take(self::PAGE);
         $open = Job::openOf($page->pluck('id'));
         $tags = RedTag::worn($page->pluck('id'));
+        $hours = $this->hours->of($page);
 
         return new MachinePage(
             array_values($page->map(fn (Machine $m): MachineSummary => MachineSummary::of(
@@ -53,6 +55,7 @@ final readonly class MachineController
                 $this->knowledge,
                 isset($tags[$m->id]),
                 $open[$m->id] ?? null,
+                $hours[$m->id] ?? null,
             ))->all()),
             $all,
             $machines->count() > self::PAGE ? $page->last()?->tag : null,

@@ -8,6 +8,7 @@ use App\Api\View;
 use App\Machines\HeldAs;
 use App\Machines\Machine;
 use OddBench\Knowledge\Knowledge;
+use OddBench\Machines\HoursJudged;
 use OpenApi\Attributes as OA;
 
 /** A machine on one line. */
@@ -22,6 +23,7 @@ final readonly class MachineSummary extends View
         #[OA\Property(enum: HeldAs::class)] public string $heldAs,
         #[OA\Property] public ?string $owner,
         #[OA\Property] public ?float $hours,
+        #[OA\Property(description: 'its counter was not read since, so the hours are estimated')] public bool $hoursAbout,
         #[OA\Property] public string $place,
         #[OA\Property] public bool $redTag,
         #[OA\Property] public ?int $openJob,
@@ -29,7 +31,7 @@ final readonly class MachineSummary extends View
     }
 
     /** The relation owner must be loaded. */
-    public static function of(Machine $machine, Knowledge $knowledge, bool $redTag, ?int $openJob): self
+    public static function of(Machine $machine, Knowledge $knowledge, bool $redTag, ?int $openJob, ?HoursJudged $hours): self
     {
         return new self(
             $machine->tag,
@@ -38,7 +40,8 @@ final readonly class MachineSummary extends View
             $machine->serial,
             $machine->held_as,
             $machine->owner?->name,
-            $machine->hoursRun(),
+            $hours === null ? $machine->hoursRun() : round($hours->hours, 1),
+            $hours?->read === false,
             $machine->place,
             $redTag,
             $openJob,

@@ -8,6 +8,8 @@ use App\Diagnosis\Faults\Confirmed;
 use App\Fleet\LookListQuery;
 use App\Intake\Job;
 use App\Intake\JobEvent;
+use App\Machines\HoursQuery;
+use App\Machines\HoursView;
 use App\Machines\Machine;
 use App\Machines\ServiceDueView;
 use App\Machines\ServiceQuery;
@@ -32,6 +34,7 @@ final readonly class PassportQuery
         private VisitsQuery $visits,
         private ServiceQuery $service,
         private Warranty $warranty,
+        private HoursQuery $hours,
     ) {
     }
 
@@ -48,7 +51,14 @@ final readonly class PassportQuery
             ->get();
 
         return new PassportView(
-            machine: MachineSummary::of($machine, $this->knowledge, $tag !== null, Job::openOf([$machine->id])[$machine->id] ?? null),
+            machine: MachineSummary::of(
+                $machine,
+                $this->knowledge,
+                $tag !== null,
+                Job::openOf([$machine->id])[$machine->id] ?? null,
+                $this->hours->ofOne($machine),
+            ),
+            hours: HoursView::of($machine, $this->hours->ofOne($machine)),
             ownerContact: $machine->owner?->contact,
             pricePaidMinor: $machine->price_paid_minor,
             redTag: $tag === null ? null : RedTagView::of($tag),

@@ -6,6 +6,7 @@ namespace App\Passport;
 
 use App\Api\View;
 use App\Fleet\LookListLine;
+use App\Machines\HoursView;
 use App\Machines\ServiceDueView;
 use App\Machines\WarrantyView;
 use App\Release\PastJobView;
@@ -26,6 +27,7 @@ final readonly class PassportView extends View
      */
     public function __construct(
         #[OA\Property] public MachineSummary $machine,
+        #[OA\Property] public HoursView $hours,
         #[OA\Property] public ?string $ownerContact,
         #[OA\Property] public ?int $pricePaidMinor,
         #[OA\Property] public ?RedTagView $redTag,

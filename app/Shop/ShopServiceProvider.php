@@ -38,6 +38,7 @@ final class ShopServiceProvider extends ServiceProvider
         'paper',
         'mark',
         'photograph',
+        'counter',
     ];
 
     public function register(): void

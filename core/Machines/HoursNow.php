@@ -25,6 +25,9 @@ final readonly class HoursNow implements Computation
 
     private const WEEK = 7.0;
 
+    /** Within an hour of its reading a counter needs no estimate, in days. */
+    private const JUST_READ = 1 / 24;
+
     /** A clock of a board may go this much too quick before a counter is refused, as a share, and so many hours besides. */
     private const CLOCK_OFF = 0.01;
 
@@ -96,7 +99,7 @@ final readonly class HoursNow implements Computation
         $before = $this->before($runs, $rate ?? 0.0, array_map(self::days(...), $resets));
         $at = $before + $shown;
         $gone = $asked - $since;
-        if ($gone <= 0.0) {
+        if ($gone < self::JUST_READ) {
             return new HoursJudged($at, $at, $at, $rate === null ? null : $rate * self::WEEK, true, $own !== null, sprintf(
                 '%s h by the counter itself.',
                 self::plain($at),
@@ -132,6 +135,29 @@ final readonly class HoursNow implements Computation
                 $own === null ? ', as machines here usually run' : '',
             ),
         );
+    }
+
+    /**
+     * The readings that can all be of one machine: from the newest back, one that contradicts what was kept after it is left out.
+     *
+     * @param  list<HourCounter>  $counters  in any order
+     * @param  list<DateTimeImmutable>  $resets  when a counter began anew
+     * @return list<HourCounter> in order
+     */
+    public function plausible(array $counters, array $resets = []): array
+    {
+        usort($counters, static fn (HourCounter $a, HourCounter $b): int => [$b->at, $b->hours] <=> [$a->at, $a->hours]);
+        $kept = [];
+        foreach ($counters as $counter) {
+            try {
+                $this->judge([$counter, ...array_slice($kept, 0, 1)], ($kept[0] ?? $counter)->at, $resets);
+                array_unshift($kept, $counter);
+            } catch (InputError) {
+                continue;
+            }
+        }
+
+        return $kept;
     }
 
     /**

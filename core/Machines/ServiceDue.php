@@ -20,6 +20,7 @@ final readonly class ServiceDue
      * @param  float|null  $daysLeft  days until it is due, below zero when it is over
      * @param  float  $share  how much of the way is gone, over 1 when it is over
      * @param  bool  $everDone  it was noted as done here before
+     * @param  float|null  $perWeek  hours it runs in a week, where its hours are estimated by that; null where they were read
      */
     private function __construct(
         public ServiceItem $item,
@@ -27,6 +28,7 @@ final readonly class ServiceDue
         public ?float $daysLeft,
         public float $share,
         public bool $everDone,
+        public ?float $perWeek = null,
     ) {
     }
 
@@ -34,9 +36,15 @@ final readonly class ServiceDue
      * @param  float|null  $hoursSince  print hours since it was done last, or since the machine was new; nothing when not known
      * @param  float|null  $daysSince  days since it was done last, or since the machine is known
      * @param  bool  $everDone  it was noted as done before
+     * @param  float|null  $perWeek  hours it runs in a week, where the hours since are estimated by that; null where they were read
      */
-    public static function of(ServiceItem $item, ?float $hoursSince, ?float $daysSince, bool $everDone = true): self
-    {
+    public static function of(
+        ServiceItem $item,
+        ?float $hoursSince,
+        ?float $daysSince,
+        bool $everDone = true,
+        ?float $perWeek = null,
+    ): self {
         $hours = $item->everyHours === null || $hoursSince === null ? null : $item->everyHours - $hoursSince;
         $days = $item->everyMonths === null || $daysSince === null ? null : $item->everyMonths * self::MONTH - $daysSince;
         $shares = [0.0];
@@ -47,7 +55,7 @@ final readonly class ServiceDue
             $shares[] = 1 - $days / ((float) $item->everyMonths * self::MONTH);
         }
 
-        return new self($item, $hours, $days, max($shares), $everDone);
+        return new self($item, $hours, $days, max($shares), $everDone, $perWeek);
     }
 
     /** Whether all of the interval is gone. */
@@ -72,7 +80,7 @@ final readonly class ServiceDue
         if ($this->hoursLeft !== null) {
             $said[] = [
                 1 - $this->hoursLeft / (float) $this->item->everyHours,
-                $this->hoursLeft <= 0 ? round(-$this->hoursLeft).' h over' : 'in '.round($this->hoursLeft).' h',
+                $this->byHours($this->hoursLeft),
             ];
         }
         if ($this->daysLeft !== null) {
@@ -86,10 +94,29 @@ final readonly class ServiceDue
         return $said[0][1] ?? 'not known';
     }
 
+    private function byHours(float $left): string
+    {
+        $about = $this->perWeek === null ? '' : 'about ';
+        if ($left <= 0) {
+            return $about.round(-$left).' h over';
+        }
+        $days = $this->perWeek === null || $this->perWeek <= 0.0 ? null : 7 * $left / $this->perWeek;
+
+        return "in {$about}".round($left).' h'.($days === null ? '' : ', '.self::span($days));
+    }
+
     private static function span(float $days): string
     {
         $months = (int) round($days / self::MONTH);
 
-        return $days < 45 ? round($days).' days' : "{$months} months";
+        return $days < 10 ? self::few($days) : ($days < 45 ? round($days).' days' : "{$months} months");
+    }
+
+    /** Of a few days half a one is worth saying. */
+    private static function few(float $days): string
+    {
+        $half = round(2 * $days) / 2;
+
+        return $half.($half === 1.0 ? ' day' : ' days');
     }
 }

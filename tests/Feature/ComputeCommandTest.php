@@ -16,7 +16,7 @@ final class ComputeCommandTest extends TestCase
 
         self::assertSame(0, $code);
         self::assertSame(
-            "bed-plane\nbelt-tension\ncomplaint\ncontact-resistance\ndiagnose\nfastener\nfilament\nfirst-layer\nflex-slab\ngcode\nheater\nkit-check\npluck-frequency\nproof-plan\nrelay-tune\nreorder\nrunaway-test\nsquareness\nsteps\nteardown\nthermal-log\nthermistor\ntrials\nwire\n",
+            "bed-plane\nbelt-tension\ncomplaint\ncontact-resistance\ndiagnose\nfastener\nfilament\nfirst-layer\nflex-slab\ngcode\nheater\nhours-now\nkit-check\npluck-frequency\nproof-plan\nrelay-tune\nreorder\nrunaway-test\nsquareness\nsteps\nteardown\nthermal-log\nthermistor\ntrials\nwire\n",
             $out,
         );
     }

@@ -23,6 +23,7 @@ final class PositionsTest extends BenchTestCase
         $this->atFix($job);
         $this->use($job, ['reason' => 'charred', 'oldBecame' => 'scrap'])->assertOk();
         $this->sendHome($job);
+        $this->travel(30)->days();
         $again = $this->job($job->machine->refresh(), hours: 1450.0);
         $this->atFix($again);
         $this->use($again, ['reason' => 'better tube', 'upgrade' => true, 'oldBecame' => 'spare', 'oldGrade' => 'tested'])->assertOk();

@@ -154,6 +154,7 @@ final class ScreensTest extends BenchTestCase
         $this->part(3);
         $machine = $this->machine();
         foreach ([1000.0, 1655.0] as $hours) {
+            $this->travel(30)->days();
             $job = $this->job($machine->refresh(), hours: $hours);
             $this->atFix($job);
             $this->send('POST', "/jobs/{$job->id}/parts", ['part' => 'LIN-1', 'quantity' => 1, 'position' => 'liner'])->assertOk();

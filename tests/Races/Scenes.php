@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Races;
 
 use App\Intake\Job;
+use App\Machines\Counter;
 use App\Machines\Machine;
 use App\Machines\RegisterMachine;
 use App\Proof\Run\ProofRun;
@@ -35,6 +36,14 @@ final class Scenes
                 '/jobs',
                 ['tag' => $this->machine()->tag, 'kind' => 'repair', 'complaint' => 'it clicks', 'began' => 'crept-in', 'hours' => 1300],
             ],
+            // Machines
+            'POST machines/{tag}/counters' => fn () => ['POST', "/machines/{$this->machine()->tag}/counters", ['hours' => 1300]],
+            'DELETE machines/{tag}/counters/{counter}' => function () {
+                $tag = $this->machine()->tag;
+                $this->write('POST', "/machines/{$tag}/counters", ['hours' => 1300]);
+
+                return ['DELETE', "/machines/{$tag}/counters/".Counter::query()->max('id'), []];
+            },
             'PATCH jobs/{job}' => fn () => $this->of(
                 $job = $this->job(),
                 'PATCH',

@@ -24,6 +24,7 @@ final readonly class FittingView extends View
         #[OA\Property] public ?string $fittedAt,
         #[OA\Property] public ?float $fittedHours,
         #[OA\Property] public ?float $hoursOnIt,
+        #[OA\Property(description: 'its machine’s counter was not read since it stood, so the hours are estimated')] public bool $about,
         #[OA\Property] public int $replacements,
         #[OA\Property(description: 'where it sits on the drawn machine')] public ?string $place,
         #[OA\Property(description: 'print hours it usually lasts')] public ?float $lifeHours,

@@ -6,6 +6,7 @@ namespace App\Repair\Positions;
 
 use App\Machines\FacesQuery;
 use App\Machines\Fitting;
+use App\Machines\HoursQuery;
 use App\Machines\Machine;
 use App\Machines\RailTurn;
 use App\Stock\Parts\Part;
@@ -13,12 +14,13 @@ use Illuminate\Support\Collection;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\Position;
 use OddBench\Machines\Faces;
+use OddBench\Machines\HoursJudged;
 use OddBench\Machines\Worn;
 
 /** What sits in the positions of a machine, since when, and what sat there before. */
 final readonly class PositionsQuery
 {
-    public function __construct(private Knowledge $knowledge, private FacesQuery $faces)
+    public function __construct(private Knowledge $knowledge, private FacesQuery $faces, private HoursQuery $hours)
     {
     }
 
@@ -28,12 +30,14 @@ final readonly class PositionsQuery
         $fitted = Fitting::query()->with('person')->where('machine_id', $machine->id)->orderBy('id')->get()->groupBy('position');
         $parts = Part::query()->whereIn('id', $fitted->flatten()->pluck('part_id')->filter()->unique())->pluck('name', 'id')->all();
         $turns = RailTurn::query()->where('machine_id', $machine->id)->orderBy('id')->get();
+        $hours = $this->hours->ofOne($machine);
         $views = [];
         foreach ($this->knowledge->families[$machine->family]->positions ?? [] as $position) {
             $all = $fitted->get($position->code) ?? new Collection;
             $views[] = $this->position(
                 $position,
-                $machine,
+                $hours,
+                $machine->hoursRun(),
                 $all,
                 $parts,
                 $this->faces->from($position, $turns->where('position', $position->code), $all->firstWhere('removed_at', null)),
@@ -47,9 +51,15 @@ final readonly class PositionsQuery
      * @param  Collection<int, Fitting>  $all  what sat there, in order
      * @param  array<int, string>  $parts  id => name
      */
-    private function position(Position $position, Machine $machine, Collection $all, array $parts, Faces $faces): FittingView
-    {
-        $hours = $machine->hoursRun();
+    private function position(
+        Position $position,
+        ?HoursJudged $judged,
+        ?float $lastRead,
+        Collection $all,
+        array $parts,
+        Faces $faces,
+    ): FittingView {
+        $hours = $judged->hours ?? $lastRead;
         $now = $all->firstWhere('removed_at', null);
         $from = $now?->fitted_hours === null ? null : (float) $now->fitted_hours;
         $earlier = $all->whereNotNull('removed_at')->sortByDesc('id');
@@ -66,7 +76,8 @@ final readonly class PositionsQuery
             part: $parts[$now->part_id ?? 0] ?? null,
             fittedAt: $now?->fitted_at->toIso8601String(),
             fittedHours: $from,
-            hoursOnIt: $ran,
+            hoursOnIt: $ran === null ? null : round($ran, 1),
+            about: $judged?->read === false,
             replacements: $all->count(),
             place: ($this->knowledge->wear[$position->partClass] ?? null)?->place,
             lifeHours: $life,

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { api, Refusal, told } from '@/api/client';
+  import { api, Refusal, told, wrong } from '@/api/client';
   import { machineQuery } from '@/api/queries';
   import { keepJob } from '@/api/writes';
   import { ComplaintReader } from '@/Diagnosis';
@@ -8,6 +8,7 @@
   import { here } from '@/api/session.svelte';
   import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
+  import Check from '@/ui/Check.svelte';
   import { Draft } from '@/ui/draft.svelte';
   import Field from '@/ui/Field.svelte';
   import { day, hours as showHours, number } from '@/ui/format';
@@ -40,6 +41,7 @@
     promisedFor: '',
   });
   const form = draft.value;
+  let beganAnew = $state(false);
 
   const fromAddress = new URLSearchParams(location.search).get('tag');
   if (fromAddress) {
@@ -76,7 +78,6 @@
     const hours = form.hours.trim() === '' ? null : number(form.hours);
     const price = form.pricePaid.trim() === '' ? null : number(form.pricePaid);
     await work.do(async () => {
-      const wrong = (field: string, message: string) => new Refusal(422, message, [{ field, message }]);
       if (!isNew && form.tag.trim() === '')
         throw wrong('tag', 'Scan or type the tag, or say that it is a new machine.');
       if (isNew && form.family === '') throw wrong('family', 'Which family is it?');
@@ -94,6 +95,7 @@
             told: pressed.map((finding) => finding.code),
             began: form.began as 'crept-in',
             hours,
+            counterBeganAnew: beganAnew,
             screenSaid: form.screenSaid || null,
             cameAlong: form.cameAlong || null,
             promisedFor: form.promisedFor || null,
@@ -228,6 +230,9 @@
         <Field label="What the screen said" bind:value={form.screenSaid} maxlength={500} />
         <Field label="Accessories that came along" bind:value={form.cameAlong} maxlength={500} />
       </div>
+      {#if work.error('hours') || beganAnew}
+        <Check bind:checked={beganAnew}>Its counter began anew: another board, or set back</Check>
+      {/if}
       <div class="flex flex-wrap items-end gap-4">
         <Button kind="main" type="submit" busy={work.busy}>Book in</Button>
         <div class="w-52">
@@ -254,8 +259,15 @@
           {known.machine.owner ?? (known.machine.heldAs === 'farm' ? 'Own farm' : 'Bought for resale')}
         </p>
         <p class="mt-1">
-          Last counter <span class="fig">{showHours(known.machine.hours)}</span>
-          <span class="text-quiet">h</span>
+          {#if known.hours.counters[0]}
+            Last counter <span class="fig">{showHours(known.hours.counters[0].hours)}</span>
+            <span class="text-quiet">h, {day(known.hours.counters[0].at, me.zone)}</span>
+          {:else}
+            <span class="text-quiet">Its counter was never read.</span>
+          {/if}
+          {#if known.hours.about && known.hours.perWeek !== null}<span class="block text-sm text-quiet"
+              >about <span class="fig">{showHours(known.hours.hours)}</span> h by now</span
+            >{/if}
         </p>
         {#if known.machine.openJob !== null}
           <p class="mt-3 bg-waiting-wash px-3 py-2 text-waiting">

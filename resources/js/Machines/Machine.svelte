@@ -11,6 +11,7 @@
   import PositionList from './PositionList.svelte';
   import PositionMap from './PositionMap.svelte';
   import ServiceDue from './ServiceDue.svelte';
+  import HoursLine from './HoursLine.svelte';
   import WarrantyLine from './WarrantyLine.svelte';
 
   const me = here();
@@ -90,8 +91,9 @@
       {/if}
       <OwedLooks lists={machine.data.lookLists} />
       <WarrantyLine passport={machine.data} />
+      <HoursLine passport={machine.data} />
       <dl class="mt-3 flex flex-wrap gap-x-8 gap-y-1">
-        {#each [['Hours', `${hours(m.hours)} h`], ['Serial', m.serial ?? '–'], ['Whose', m.owner ?? (m.heldAs === 'farm' ? 'own farm' : 'bought for resale')], ['Reached', machine.data.ownerContact ?? '–'], ['Paid', machine.data.pricePaidMinor === null ? '–' : money(machine.data.pricePaidMinor, me.currency)]] as [name, value] (name)}
+        {#each [['Serial', m.serial ?? '–'], ['Whose', m.owner ?? (m.heldAs === 'farm' ? 'own farm' : 'bought for resale')], ['Reached', machine.data.ownerContact ?? '–'], ['Paid', machine.data.pricePaidMinor === null ? '–' : money(machine.data.pricePaidMinor, me.currency)]] as [name, value] (name)}
           {#if value !== '–'}<div>
               <dt class="text-sm text-quiet">{name}</dt>
               <dd class={name === 'Whose' || name === 'Reached' ? '' : 'fig'}>{value}</dd>

@@ -56,6 +56,10 @@
       choices={Object.entries(places).map(([code, name]) => ({ code, name }))}
       class="w-44"
     />
+    {#if me.person.meetsOwners}<a
+        class="min-h-11 py-2.5 text-sm font-semibold text-action underline"
+        href={p('/counters')}>Read counters</a
+      >{/if}
   </div>
   <LookLists />
   {#if machines.isError}<p role="alert" class="mt-4 text-out">✕ {machines.error.message}</p>{/if}
@@ -65,7 +69,7 @@
         <a
           href={p('/machines/:tag', { params: { tag: machine.tag } })}
           data-line={machine.tag}
-          class="grid min-h-11 grid-cols-[auto_1fr_auto] items-center gap-x-4 py-1 hover:bg-wash focus-visible:bg-wash md:grid-cols-[200px_minmax(0,1fr)_90px_120px] xl:grid-cols-[200px_150px_minmax(0,1fr)_130px_100px_130px]"
+          class="grid min-h-11 grid-cols-[auto_1fr_auto] items-center gap-x-4 py-1 hover:bg-wash focus-visible:bg-wash md:grid-cols-[200px_minmax(0,1fr)_120px_120px] xl:grid-cols-[200px_150px_minmax(0,1fr)_130px_130px_130px]"
         >
           <Tag tag={machine.tag} red={machine.redTag} />
           <span>{machine.familyName}</span>
@@ -74,7 +78,8 @@
           >
           <span class="font-mono text-sm text-quiet max-xl:hidden">{machine.serial ?? ''}</span>
           <span class="text-right max-md:hidden"
-            ><span class="fig">{hours(machine.hours)}</span> <span class="text-sm text-quiet">h</span></span
+            >{#if machine.hoursAbout}<span class="text-sm text-quiet">about</span>{/if}
+            <span class="fig">{hours(machine.hours)}</span> <span class="text-sm text-quiet">h</span></span
           >
           <span class={machine.place === 'bench' ? 'font-semibold text-action' : 'text-quiet'}
             >{places[machine.place as Place]}</span

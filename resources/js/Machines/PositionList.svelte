@@ -40,7 +40,8 @@
               >{/if}
           </span>
           <span class="text-right whitespace-nowrap"
-            ><span class="fig">{hours(one.hoursOnIt)}</span>
+            >{#if one.about && one.hoursOnIt !== null}<span class="text-sm text-quiet">about</span>{/if}
+            <span class="fig">{hours(one.hoursOnIt)}</span>
             <span class="text-sm text-quiet"
               >{one.lifeHours === null ? 'h' : `of ${hours(one.lifeHours)} h`}</span
             ></span

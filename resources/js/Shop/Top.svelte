@@ -19,7 +19,7 @@
 
   const places = [
     { name: 'Bench', path: '/' as const, also: ['/jobs', '/book-in'] },
-    { name: 'Machines', path: '/machines' as const, also: ['/look-lists'] },
+    { name: 'Machines', path: '/machines' as const, also: ['/look-lists', '/counters'] },
     {
       name: 'Shelf',
       path: '/shelf' as const,

@@ -19,6 +19,10 @@ export class Refusal extends Error {
   }
 }
 
+/** A refusal of the page itself, before anything is sent. */
+export const wrong = (field: string, message: string): Refusal =>
+  new Refusal(422, message, [{ field, message }]);
+
 function token(): string {
   const cookie = document.cookie.split('; ').find((part) => part.startsWith('XSRF-TOKEN='));
   return cookie ? decodeURIComponent(cookie.slice(11)) : '';

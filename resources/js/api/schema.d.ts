@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/counters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["counterIndex"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/donors": {
         parameters: {
             query?: never;
@@ -1140,6 +1156,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/machines/{tag}/counters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["counterStore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/machines/{tag}/counters/{counter}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["counterWithdraw"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/machines/{tag}/service-jobs": {
         parameters: {
             query?: never;
@@ -1825,6 +1873,50 @@ export interface components {
             comebackOf: number | null;
             comebackSince: string | null;
         };
+        /** @description A machine on the walk along the counters. */
+        CounterLine: {
+            tag: string;
+            familyName: string;
+            owner: string | null;
+            /** @enum {string} */
+            heldAs: "owner" | "farm" | "resale";
+            /**
+             * Format: float
+             * @description run in all by now
+             */
+            hours: number | null;
+            /**
+             * Format: float
+             * @description nine in ten are between low and high
+             */
+            low: number | null;
+            /** Format: float */
+            high: number | null;
+            /** Format: float */
+            perWeek: number | null;
+            last: components["schemas"]["CounterView"] | null;
+        };
+        /** @description A reading of a machine’s counter. */
+        CounterView: {
+            id: number;
+            at: string;
+            /**
+             * Format: float
+             * @description as the counter showed them
+             */
+            hours: number;
+            beganAnew: boolean;
+            /** @enum {string} */
+            source: "booking" | "typed" | "table";
+            by: string | null;
+        };
+        /** @description Machines whose counters can be read, in the order of their tags. */
+        CountersView: {
+            lines: components["schemas"]["CounterLine"][];
+            all: number;
+            /** @description the tag to go on after */
+            next: string | null;
+        };
         /** @description A statement of danger that somebody’s words raise. */
         DangerRaisedView: {
             /** @description the finding a yes would be */
@@ -2023,6 +2115,8 @@ export interface components {
             fittedHours: number | null;
             /** Format: float */
             hoursOnIt: number | null;
+            /** @description its machine’s counter was not read since it stood, so the hours are estimated */
+            about: boolean;
             replacements: number;
             /** @description where it sits on the drawn machine */
             place: string | null;
@@ -2183,6 +2277,24 @@ export interface components {
             /** @description a sign of danger */
             redTag: boolean;
         };
+        /** @description The hours of a machine now, and the readings they come from. */
+        HoursView: {
+            /** Format: float */
+            hours: number | null;
+            /**
+             * Format: float
+             * @description nine in ten are between low and high
+             */
+            low: number | null;
+            /** Format: float */
+            high: number | null;
+            /** Format: float */
+            perWeek: number | null;
+            /** @description estimated, for its counter was not read since */
+            about: boolean;
+            because: string;
+            counters: components["schemas"]["CounterView"][];
+        };
         /** @description What an instrument worked out, under the names `compute` gives them. */
         InstrumentResult: {
             /** @enum {string|null} */
@@ -2208,6 +2320,8 @@ export interface components {
             began: string;
             /** Format: float */
             hours: number | null;
+            /** @description its counter was not read when it came in */
+            hoursAbout: boolean;
             promisedFor: string | null;
             waitsFor: string | null;
             waitsNote: string | null;
@@ -2356,6 +2470,8 @@ export interface components {
             owner: string | null;
             /** Format: float */
             hours: number | null;
+            /** @description its counter was not read since, so the hours are estimated */
+            hoursAbout: boolean;
             place: string;
             redTag: boolean;
             openJob: number | null;
@@ -2556,6 +2672,7 @@ export interface components {
         /** @description A machine with everything that is known of it. */
         PassportView: {
             machine: components["schemas"]["MachineSummary"];
+            hours: components["schemas"]["HoursView"];
             ownerContact: string | null;
             pricePaidMinor: number | null;
             redTag: components["schemas"]["RedTagView"] | null;
@@ -3391,6 +3508,38 @@ export interface operations {
             };
         };
     };
+    counterIndex: {
+        parameters: {
+            query?: {
+                heldAs?: "owner" | "farm" | "resale" | null;
+                after?: string | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CountersView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     shelfDonors: {
         parameters: {
             query?: never;
@@ -3721,6 +3870,7 @@ export interface operations {
                     ownerContact?: string | null;
                     pricePaidMinor?: number | null;
                     hours?: number | null;
+                    counterBeganAnew?: boolean;
                     complaint: string;
                     told?: string[] | null;
                     screenSaid?: string | null;
@@ -6160,6 +6310,76 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PassportView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    counterStore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                tag: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    hours: number;
+                    beganAnew?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CounterLine"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    counterWithdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                tag: string;
+                counter: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CounterLine"];
                 };
             };
             /** @description Refused */

@@ -70,6 +70,8 @@ final class HoursNowTest extends TestCase
         $now = $this->judge([[-7, 1138], [0, 1200]], 0);
         self::assertTrue($now->read);
         self::assertSame([1200.0, 1200.0, 1200.0], [$now->hours, $now->low, $now->high]);
+        self::assertTrue($this->judge([[-7, 1138], [0, 1200]], 59 / 1440)->read);
+        self::assertFalse($this->judge([[-7, 1138], [0, 1200]], 61 / 1440)->read);
     }
 
     public function test_a_counter_that_began_anew_goes_on_from_the_one_before(): void
@@ -142,19 +144,30 @@ final class HoursNowTest extends TestCase
         self::assertEqualsWithDelta(0.9, $within / 2000, 0.03);
     }
 
+    public function test_of_readings_that_contradict_each_other_the_newer_ones_stand(): void
+    {
+        $day = static fn (int $day): DateTimeImmutable => new DateTimeImmutable(sprintf('2026-03-%02d', $day));
+        $read = [[1, 100.0], [5, 1900.0], [9, 180.0], [12, 200.0], [15, 20.0], [18, 60.0]];
+        $counters = array_map(static fn (array $r): HourCounter => new HourCounter($day($r[0]), $r[1]), $read);
+        $kept = (new HoursNow)->plausible($counters, [$day(13)]);
+        self::assertSame([100.0, 180.0, 200.0, 20.0, 60.0], array_column($kept, 'hours'));
+        self::assertSame([20.0, 60.0], array_column((new HoursNow)->plausible($counters), 'hours'), 'without the day it was set back');
+        self::assertSame([], (new HoursNow)->plausible([]));
+    }
+
     public function test_moments_are_read_with_their_zone(): void
     {
         $answer = (new HoursNow)->compute([
             'counters' => [['at' => '2026-10-01T00:00:00+02:00', 'hours' => 100], ['at' => '2026-10-02T00:00:00+02:00', 'hours' => 110]],
-            'asked_at' => '2026-10-01T23:00:00Z',
+            'asked_at' => '2026-10-02T00:00:00Z',
         ]);
-        self::assertEqualsWithDelta(110 + 10 / 24, $answer['hours'], 1e-9);
+        self::assertEqualsWithDelta(110 + 20 / 24, $answer['hours'], 1e-9);
         $this->expectExceptionMessage('asked_at must be a day or a moment');
         (new HoursNow)->compute(['counters' => [['at' => '2026-10-01', 'hours' => 1]], 'asked_at' => '2026-02-30']);
     }
 
     /**
-     * @param  list<array{float, float}>  $counters  day, hours
+     * @param  array<int, array{float|int, float|int}>  $counters  day, hours
      * @param  list<float>  $resets
      */
     private function judge(array $counters, float $asked, array $resets = [], ?UsualUse $usual = null): HoursJudged
@@ -163,7 +176,7 @@ final class HoursNowTest extends TestCase
             ->modify(sprintf('%+d seconds', round(86_400 * $day)));
 
         return (new HoursNow)->judge(
-            array_map(static fn (array $c): HourCounter => new HourCounter($day($c[0]), $c[1]), $counters),
+            array_values(array_map(static fn (array $c): HourCounter => new HourCounter($day($c[0]), $c[1]), $counters)),
             $day($asked),
             array_map($day, $resets),
             $usual,

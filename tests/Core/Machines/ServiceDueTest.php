@@ -34,6 +34,18 @@ final class ServiceDueTest extends TestCase
         self::assertTrue(ServiceDue::of($item, 450, 0)->soon(), 'nine tenths of the way');
     }
 
+    public function test_estimated_hours_are_about_and_come_with_their_days(): void
+    {
+        $item = new ServiceItem('grease', 'Grease', [], null, 500, null, 15);
+        // noted at 1200 h, 1687.1 h by now, 62 h a week: 12.9 h, which is a day and a half
+        self::assertSame('in about 13 h, 1.5 days', ServiceDue::of($item, 487.1, 55, true, 62.0)->words());
+        self::assertSame('in about 62 h, 7 days', ServiceDue::of($item, 438, 55, true, 62.0)->words());
+        self::assertSame('in about 8 h, 1 day', ServiceDue::of($item, 492, 55, true, 62.0)->words());
+        self::assertSame('in about 100 h, 14 days', ServiceDue::of($item, 400, 55, true, 50.0)->words());
+        self::assertSame('about 20 h over', ServiceDue::of($item, 520, 55, true, 62.0)->words());
+        self::assertSame('in about 100 h', ServiceDue::of($item, 400, 55, true, 0.0)->words());
+    }
+
     public function test_by_hours_alone_or_months_alone(): void
     {
         $liner = new ServiceItem('liner', 'Liner', [], null, 900, null, 25);

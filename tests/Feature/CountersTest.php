@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Intake\Job;
+use App\Machines\Counter;
+use App\Machines\Machine;
+use App\Shop\Role;
+use Illuminate\Support\Facades\DB;
+
+/** The hours of a machine between visits: read along a walk, estimated in between, said as such. */
+final class CountersTest extends BenchTestCase
+{
+    public function test_hours_go_on_between_readings_and_are_said_to_be_about(): void
+    {
+        $this->actingAs($me = $this->person());
+        $machine = $this->inService();
+        $this->note($machine, 1138);
+        $this->travel(7)->days();
+        $this->note($machine, 1200)->assertJsonPath('hours', 1200)->assertJsonPath('perWeek', 62);
+        $this->travel(55)->days();
+
+        $passport = $this->getJson("/api/v1/machines/{$machine->tag}")->assertOk();
+        $passport->assertJsonPath('machine.hours', 1687.1)->assertJsonPath('machine.hoursAbout', true);
+        $passport->assertJsonPath('hours.counters.0.hours', 1200)->assertJsonPath('hours.counters.0.by', $me->name);
+        self::assertLessThan(1687.1, $passport->json('hours.low'));
+        self::assertGreaterThan(1687.1, $passport->json('hours.high'));
+        $liner = collect((array) $passport->json('positions'))->firstWhere('position', 'liner');
+        self::assertSame([1687.1, true], [$liner['hoursOnIt'], $liner['about']]);
+        $this->getJson('/api/v1/machines')->assertJsonPath('machines.0.hours', 1687.1)->assertJsonPath('machines.0.hoursAbout', true);
+    }
+
+    public function test_a_service_noted_at_a_reading_is_due_by_what_the_machine_runs(): void
+    {
+        $this->actingAs($this->person());
+        $machine = $this->inService();
+        $this->note($machine, 1138);
+        $this->travel(7)->days();
+        $this->note($machine, 1200);
+        $item = collect((array) $this->getJson("/api/v1/machines/{$machine->tag}")->json('service'))
+            ->first(static fn (array $s): bool => str_contains($s['words'], ' h'));
+        self::assertNotNull($item, 'something comes round by hours');
+        $this->travel(30)->days();
+        $later = collect((array) $this->getJson("/api/v1/machines/{$machine->tag}")->json('service'))->firstWhere('code', $item['code']);
+        self::assertGreaterThan($item['share'], $later['share']);
+    }
+
+    public function test_on_the_bench_and_for_sale_a_machine_does_not_run(): void
+    {
+        $this->actingAs($this->person());
+        $machine = $this->inService();
+        $this->note($machine, 1138);
+        $this->travel(7)->days();
+        $this->note($machine, 1200);
+        $this->travel(7)->days();
+        $job = $this->job($machine->refresh(), hours: null);
+        self::assertSame([1262.0, true], [(float) $job->hours, $job->refresh()->hours_about]);
+        $this->travel(20)->days();
+        $this->getJson("/api/v1/jobs/{$job->id}")->assertJsonPath('machine.hours', 1262)->assertJsonPath('hoursAbout', true);
+    }
+
+    public function test_a_reading_at_book_in_is_no_guess(): void
+    {
+        $this->actingAs($this->person());
+        $job = $this->job($this->inService(), hours: 310);
+        self::assertSame([310.0, false], [(float) $job->hours, (bool) $job->refresh()->hours_about]);
+        self::assertSame(1, Counter::query()->where(['machine_id' => $job->machine_id, 'source' => 'booking'])->count());
+        $this->getJson("/api/v1/machines/{$job->machine->tag}")->assertJsonPath('machine.hoursAbout', false);
+    }
+
+    public function test_a_counter_that_cannot_be_is_refused_with_its_way_out_and_nothing_is_kept(): void
+    {
+        $this->actingAs($this->person());
+        $machine = $this->inService();
+        $this->note($machine, 1200);
+        $this->travel(1)->days();
+        $this->assertRefused($this->note($machine, 1100), 422, 'hours', 'say that it began anew');
+        $this->assertRefused($this->note($machine, 12_000), 422, 'hours', 'minutes');
+        $this->assertRefused($this->note($machine, -1), 422, 'hours', '0 to 1,000,000');
+        self::assertSame(1, Counter::query()->count());
+        self::assertSame(1200.0, $machine->refresh()->hoursRun());
+    }
+
+    public function test_another_board_counts_on_from_the_one_before(): void
+    {
+        $this->actingAs($this->person());
+        $machine = $this->inService();
+        $this->note($machine, 1138);
+        $this->travel(7)->days();
+        $this->note($machine, 1200);
+        $this->travel(7)->days();
+        $this->note($machine, 5, beganAnew: true)->assertOk()->assertJsonPath('last.hours', 5);
+        // it was set back at some time in that week: its hours until then are those of the week before
+        self::assertSame(1267.0, $machine->refresh()->hoursRun());
+        $this->travel(7)->days();
+        $this->note($machine, 67)->assertJsonPath('hours', 1329);
+        $this->travel(10)->minutes();
+        $this->assertRefused(
+            $this->send('POST', '/jobs', ['tag' => $machine->tag, 'hours' => 3] + self::BOOKING),
+            422,
+            'hours',
+            'began anew',
+        );
+        $this->send('POST', '/jobs', ['tag' => $machine->tag, 'hours' => 3, 'counterBeganAnew' => true] + self::BOOKING)
+            ->assertOk()
+            ->assertJsonPath('hours', 1332.1);
+    }
+
+    public function test_a_reading_that_was_wrong_is_withdrawn_and_stays_on_record(): void
+    {
+        $this->actingAs($this->person());
+        $machine = $this->inService();
+        $this->note($machine, 1000);
+        $this->travel(10)->days();
+        $wrong = (int) $this->note($machine, 1230)->json('last.id');
+        $this->send('DELETE', "/machines/{$machine->tag}/counters/{$wrong}")->assertOk()->assertJsonPath('last.hours', 1000);
+        self::assertSame(1000.0, $machine->refresh()->hoursRun());
+        self::assertSame(2, Counter::query()->count());
+        $other = $this->inService();
+        $this->send('DELETE', "/machines/{$other->tag}/counters/{$wrong}")->assertStatus(404);
+    }
+
+    public function test_without_a_rate_of_its_own_a_machine_runs_as_those_of_the_shop(): void
+    {
+        $this->actingAs($this->person());
+        foreach ([40, 50, 60] as $week) {
+            $machine = $this->inService();
+            $this->note($machine, 100);
+            $this->travel(14)->days();
+            $this->note($machine, 100 + 2 * $week);
+            $this->travel(-14)->days();
+        }
+        $new = $this->inService();
+        $this->note($new, 500);
+        $this->travel(28)->days();
+        $this->getJson("/api/v1/machines/{$new->tag}")->assertJsonPath('hours.hours', 700)->assertJsonPath('hours.perWeek', 50);
+    }
+
+    public function test_the_walk_lists_what_runs_and_asks_the_database_the_same_for_many(): void
+    {
+        $this->actingAs($this->person());
+        $count = function (int $machines): int {
+            for ($i = 0; $i < $machines; $i++) {
+                $this->note($this->inService(), 100 + $i);
+            }
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            $this->getJson('/api/v1/counters?heldAs=farm')->assertOk();
+            DB::disableQueryLog();
+
+            return count(DB::getQueryLog());
+        };
+        $few = $count(2);
+        self::assertSame($few, $count(12));
+        $this->inService('owner');
+        $this->machine()->update(['place' => 'sale']);
+        self::assertSame(14, $this->getJson('/api/v1/counters?heldAs=farm')->json('all'));
+        self::assertSame(15, $this->getJson('/api/v1/counters')->json('all'));
+    }
+
+    public function test_who_only_looks_notes_nothing(): void
+    {
+        $this->actingAs($this->person(Role::ReadOnly));
+        $machine = $this->inService();
+        $this->note($machine, 1200)->assertStatus(403);
+        self::assertSame(0, Counter::query()->count() + Job::query()->count());
+    }
+
+    private const BOOKING = ['kind' => 'repair', 'complaint' => 'It clicks', 'began' => 'crept-in', 'told' => []];
+
+    private function inService(string $heldAs = 'farm'): Machine
+    {
+        $machine = $this->machine(heldAs: $heldAs);
+        $machine->update(['place' => $heldAs === 'owner' ? 'owner' : 'service']);
+
+        return $machine;
+    }
+
+    /** @return \Illuminate\Testing\TestResponse<\Illuminate\Http\Response> */
+    private function note(Machine $machine, float $hours, bool $beganAnew = false): \Illuminate\Testing\TestResponse
+    {
+        return $this->send('POST', "/machines/{$machine->tag}/counters", ['hours' => $hours, 'beganAnew' => $beganAnew]);
+    }
+}
