@@ -9,6 +9,8 @@ return [
     'rig_ports' => array_map(intval(...), explode(',', (string) env('RIG_PORTS', '8641,8642,8643'))),
     // How often somebody may try to log in within a minute; more only where tests log in again and again.
     'login_tries' => (int) env('LOGIN_TRIES', 6),
+    // A real shop: no demo command works on it and no demo login is shown.
+    'real' => (bool) env('REAL_SHOP', false),
     // Where phones and owners reach the page, for the codes on labels; the address somebody uses when nothing is said.
     'public_url' => rtrim((string) env('PUBLIC_URL', ''), '/'),
     // Folders of knowledge files; later ones override earlier ones by code.

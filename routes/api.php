@@ -25,7 +25,9 @@ use App\Repair\Timers\TimerController;
 use App\Repair\Tray\TrayController;
 use App\Safety\SafetyController;
 use App\Scan\ScanController;
+use App\Shop\PeopleController;
 use App\Shop\SessionController;
+use App\Shop\SettingsController;
 use App\Stock\Orders\OrderController;
 use App\Stock\Parts\PartController;
 use App\Stock\Shelf\ShelfController;
@@ -37,9 +39,19 @@ use Illuminate\Support\Facades\Route;
 Route::get('session', [SessionController::class, 'show']);
 Route::post('session', [SessionController::class, 'store'])->middleware('throttle:login');
 Route::delete('session', [SessionController::class, 'destroy']);
+Route::post('shop', [SessionController::class, 'open'])->middleware('throttle:login');
+Route::post('session/code', [SessionController::class, 'code'])->middleware('throttle:login');
 
 Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): void {
     Route::get('bench', [BenchController::class, 'show']);
+    Route::put('session/password', [SessionController::class, 'password'])->middleware('throttle:login');
+    Route::get('settings', [SettingsController::class, 'show']);
+    Route::put('settings', [SettingsController::class, 'update']);
+    Route::get('people', [PeopleController::class, 'index']);
+    Route::post('people', [PeopleController::class, 'store']);
+    Route::put('people/{person}', [PeopleController::class, 'update']);
+    Route::post('people/{person}/code', [PeopleController::class, 'code']);
+    Route::delete('people/{person}', [PeopleController::class, 'leave']);
     Route::get('knowledge', [KnowledgeController::class, 'show']);
     Route::get('scan', [ScanController::class, 'show']);
 

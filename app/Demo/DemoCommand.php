@@ -22,6 +22,11 @@ final class DemoCommand extends Command
 
     public function handle(DemoShop $shop, DemoScale $scale): int
     {
+        if (config('odd-bench.real') === true) {
+            $this->error('This is the real shop. No demo command works here, whatever is said to it.');
+
+            return self::FAILURE;
+        }
         if ($this->option('printers') || $this->option('today')) {
             if (Setting::isDemo()) {
                 $this->option('printers') ? DemoPrinters::point() : DemoDates::move(Carbon::now('UTC'));

@@ -13,13 +13,14 @@ enum Ability: string
     case SendOut = 'sendOut';
     case Countersign = 'countersign';
     case MoveStock = 'moveStock';
+    case RunShop = 'runShop';
 
     public function of(Role $role): bool
     {
         return match ($this) {
             self::BookIn, self::Edit, self::SendOut, self::MoveStock => $role->meetsOwners(),
             self::Work => $role->worksAtTheBench(),
-            self::Countersign => $role === Role::Lead,
+            self::Countersign, self::RunShop => $role === Role::Lead,
         };
     }
 
@@ -33,6 +34,7 @@ enum Ability: string
             self::SendOut => 'Your role only looks. A technician, a lead or the counter sends machines out.',
             self::Countersign => 'This needs a lead’s signature.',
             self::MoveStock => 'Your role only looks. A technician, a lead or the counter moves stock.',
+            self::RunShop => 'People and settings are a lead’s to change.',
         };
     }
 }

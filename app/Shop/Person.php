@@ -15,6 +15,10 @@ use Illuminate\Support\Carbon;
  * @property string $name
  * @property Role $role
  * @property Carbon|null $left_at
+ * @property string|null $code hash of the code a password is set with
+ * @property Carbon|null $code_until
+ * @property Carbon|null $mains_until may work on mains up to this day
+ * @property string|null $mains_by
  */
 final class Person extends User
 {
@@ -22,11 +26,11 @@ final class Person extends User
 
     protected $guarded = [];
 
-    protected $hidden = ['password'];
+    protected $hidden = ['password', 'code'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class, 'left_at' => 'datetime'];
+        return ['password' => 'hashed', 'role' => Role::class, 'left_at' => 'datetime', 'code_until' => 'datetime', 'mains_until' => 'date'];
     }
 }

@@ -14,6 +14,7 @@ final readonly class SessionView extends View
     /** @param  list<DemoLoginView>  $demoLogins shown on the login page, in demo mode only */
     public function __construct(
         #[OA\Property] public ?PersonView $person,
+        #[OA\Property(description: 'nobody was ever here: it is to be opened')] public bool $isNew,
         #[OA\Property] public string $shopName,
         #[OA\Property] public string $currency,
         #[OA\Property] public string $zone,
@@ -25,6 +26,7 @@ final readonly class SessionView extends View
     {
         return new self(
             $person === null ? null : PersonView::of($person),
+            $person === null && ! Person::query()->exists(),
             Setting::text('shop_name'),
             Setting::text('currency'),
             Setting::text('zone'),

@@ -17,11 +17,15 @@ final class Setting
         // how long the shop stands for a repair unless it says otherwise
         'warranty_days' => 90,
         'warranty_hours' => 500,
+        // what it costs to write, watch and unpack an order, in minutes of hands
+        'order_minutes' => 12,
+        // a part in a bin costs a fifth of its price a year: money, room, what goes out of use (from memory)
+        'holding_pct' => 20,
     ];
 
     public static function isDemo(): bool
     {
-        return (bool) self::get('demo');
+        return config('odd-bench.real') !== true && (bool) self::get('demo');
     }
 
     public static function text(string $key): string
@@ -36,7 +40,7 @@ final class Setting
         return self::whole('bench_minute_minor');
     }
 
-    /** @param  'bench_minute_minor'|'warranty_days'|'warranty_hours'  $key */
+    /** @param  'bench_minute_minor'|'warranty_days'|'warranty_hours'|'order_minutes'|'holding_pct'  $key */
     public static function whole(string $key): int
     {
         $value = self::get($key);

@@ -18,6 +18,7 @@ use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 use OddBench\Shop\DiskRoom;
+use OddBench\Shop\PasswordRule;
 
 final class ShopServiceProvider extends ServiceProvider
 {
@@ -39,6 +40,7 @@ final class ShopServiceProvider extends ServiceProvider
         'mark',
         'photograph',
         'counter',
+        'person',
     ];
 
     public function register(): void
@@ -46,6 +48,11 @@ final class ShopServiceProvider extends ServiceProvider
         $this->app->bind('db.connector.pgsql', KeptConnection::class);
         $this->app->scoped(ShopDay::class);
         $this->app->scoped(Settings::class);
+        $this->app->when(EndPerson::class)->needs('$rooms')->giveTagged(HearsLeaving::TAG);
+        $this->app->singleton(PasswordRule::class, static fn (): PasswordRule => new PasswordRule(array_values(array_filter(
+            file(resource_path('passwords/commonest.txt'), FILE_IGNORE_NEW_LINES) ?: [],
+            static fn (string $line): bool => ! str_starts_with($line, '#'),
+        ))));
         $this->app->bind(
             DiskRoom::class,
             static fn (): DiskRoom => new DiskRoom(

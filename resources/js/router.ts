@@ -25,5 +25,6 @@ export const { p, navigate, route } = createRouter({
   '/tables': () => import('@/Stock/Tables.svelte'),
   '/shelf/:number': () => import('@/Stock/Part.svelte'),
   '/shelf/:number/label': () => import('@/Stock/PartLabel.svelte'),
+  '/shop': () => import('@/Shop/ShopPage.svelte'),
   '*': () => import('@/Shop/NotHere.svelte'),
 });

@@ -9,6 +9,7 @@ use App\Machines\Counter;
 use App\Machines\Machine;
 use App\Machines\RegisterMachine;
 use App\Proof\Run\ProofRun;
+use App\Shop\Person;
 use App\Stock\Parts\Part;
 use App\Stock\Shelf\MoveStock;
 use Illuminate\Support\Facades\DB;
@@ -36,6 +37,21 @@ final class Scenes
                 '/jobs',
                 ['tag' => $this->machine()->tag, 'kind' => 'repair', 'complaint' => 'it clicks', 'began' => 'crept-in', 'hours' => 1300],
             ],
+            // Shop
+            'POST people' => fn () => ['POST', '/people', ['login' => Str::lower(Str::random(8)), 'name' => 'Nia Farrow', 'role' => 'counter']],
+            'PUT people/{person}' => fn () => ['PUT', "/people/{$this->somebody()}", ['name' => 'Nia Farrow', 'role' => 'read-only']],
+            'POST people/{person}/code' => fn () => ['POST', "/people/{$this->somebody()}/code", []],
+            'DELETE people/{person}' => fn () => ['DELETE', "/people/{$this->somebody()}", []],
+            'PUT settings' => fn () => ['PUT', '/settings', [
+                'shopName' => 'Quay Street',
+                'zone' => 'UTC',
+                'currency' => 'EUR',
+                'benchMinuteMinor' => 90,
+                'orderMinutes' => 12,
+                'holdingPct' => 20,
+                'warrantyDays' => 90,
+                'warrantyHours' => 500,
+            ]],
             // Machines
             'POST machines/{tag}/counters' => fn () => ['POST', "/machines/{$this->machine()->tag}/counters", ['hours' => 1300]],
             'DELETE machines/{tag}/counters/{counter}' => function () {
@@ -490,6 +506,13 @@ final class Scenes
     private function knowledge(): Knowledge
     {
         return app(Knowledge::class);
+    }
+
+    private function somebody(): int
+    {
+        $this->write('POST', '/people', ['login' => Str::lower(Str::random(8)), 'name' => 'Nia Farrow', 'role' => 'counter']);
+
+        return (int) Person::query()->max('id');
     }
 
     private function machine(): Machine

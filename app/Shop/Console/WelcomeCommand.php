@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Shop\Console;
 
 use App\Shop\DemoLogins;
+use App\Shop\Person;
 use App\Shop\Setting;
 use Illuminate\Console\Command;
 
@@ -24,7 +25,9 @@ final class WelcomeCommand extends Command
                 $this->line(sprintf('  %-6s %s, %s', $login->login, $login->name, $login->role));
             }
         } else {
-            $this->line('Add people with: bin/odd-bench person LOGIN "Full Name" ROLE');
+            $this->line(Person::query()->exists()
+                ? 'Log in there. A lead adds people on the page, under Shop.'
+                : 'Open it in a browser: the first visit asks what the shop is called and who leads it.');
         }
 
         return self::SUCCESS;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock\Orders;
 
+use App\Shop\Setting;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -26,12 +27,6 @@ final readonly class ReorderQuery
     private const WEEKS = 52;
 
     private const CHUNK = 2000;
-
-    /** What it costs to write, watch and unpack an order, in minutes of hands. */
-    private const ORDER_MINUTES = 12;
-
-    /** A part in a bin costs a fifth of its price a year: money, room, what goes out of use (from memory). */
-    private const HOLDING_PCT = 20.0;
 
     public function __construct(
         private Knowledge $knowledge,
@@ -143,8 +138,8 @@ final readonly class ReorderQuery
                     planned: $own['count'],
                     leadSdWeeks: $lead->sdWeeks(),
                     reviewWeeks: $reviews[(int) $row->supplier_id] ?? 0.0,
-                    orderCost: self::ORDER_MINUTES * $benchMinuteMinor / 100,
-                    holdingPctYear: self::HOLDING_PCT,
+                    orderCost: Setting::whole('order_minutes') * $benchMinuteMinor / 100,
+                    holdingPctYear: (float) Setting::whole('holding_pct'),
                     unitCost: max(0.01, (int) $row->pack_cost_minor / (int) $row->pack / 100),
                     shelfLifeWeeks: $shelfLife === null ? null : (float) $shelfLife,
                     lastOfKind: $last[$id] ?? null,

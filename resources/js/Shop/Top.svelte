@@ -8,6 +8,7 @@
   import Key from '@/ui/Key.svelte';
   import { now } from '@/ui/now.svelte';
   import KeysHelp from './KeysHelp.svelte';
+  import OwnPassword from './OwnPassword.svelte';
   import ScanField from './ScanField.svelte';
   import { here } from '@/api/session.svelte';
 
@@ -16,6 +17,7 @@
   const me = here();
   const bench = createQuery(() => benchQuery());
   let help = $state(false);
+  let password = $state(false);
 
   const places = [
     { name: 'Bench', path: '/' as const, also: ['/jobs', '/book-in'] },
@@ -62,7 +64,11 @@
       {/if}
       <div class="hidden text-right text-sm leading-tight lg:block">
         <p>{me.person.name}, {me.person.role}</p>
-        <button class="text-quiet underline" onclick={leave}>Log out</button>
+        <p class="flex justify-end gap-3 text-quiet">
+          {#if me.person.isLead}<a class="underline" href={p('/shop')}>Shop</a>{/if}
+          <button class="underline" onclick={() => (password = true)}>Password</button>
+          <button class="underline" onclick={leave}>Log out</button>
+        </p>
       </div>
       <button class="min-h-11 text-sm text-quiet underline lg:hidden" onclick={leave}>Log out</button>
     </div>
@@ -119,3 +125,4 @@
   </div>
 </div>
 <KeysHelp bind:open={help} />
+<OwnPassword bind:open={password} />

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shop;
+
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+
+final class SettingsController
+{
+    private const KEYS = [
+        'shopName' => 'shop_name',
+        'zone' => 'zone',
+        'currency' => 'currency',
+        'benchMinuteMinor' => 'bench_minute_minor',
+        'orderMinutes' => 'order_minutes',
+        'holdingPct' => 'holding_pct',
+        'warrantyDays' => 'warranty_days',
+        'warrantyHours' => 'warranty_hours',
+    ];
+
+    public function show(): SettingsView
+    {
+        Gate::authorize(Ability::RunShop);
+
+        return SettingsView::read();
+    }
+
+    public function update(SettingsRequest $request): SettingsView
+    {
+        Gate::authorize(Ability::RunShop);
+        DB::transaction(static function () use ($request): void {
+            foreach (self::KEYS as $field => $key) {
+                $text = in_array($field, ['shopName', 'zone', 'currency'], true);
+                Setting::put($key, $text ? $request->string($field)->trim()->toString() : $request->integer($field));
+            }
+        });
+
+        return SettingsView::read();
+    }
+}

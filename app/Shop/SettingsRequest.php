@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shop;
+
+use App\Api\Form;
+
+final class SettingsRequest extends Form
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'shopName' => ['required', 'string', 'max:80'],
+            'zone' => ['required', 'string', 'timezone:all'],
+            'currency' => ['required', 'string', 'regex:/^[A-Z]{3}$/'],
+            'benchMinuteMinor' => ['required', 'integer', 'between:1,100000'],
+            'orderMinutes' => ['required', 'integer', 'between:0,480'],
+            'holdingPct' => ['required', 'integer', 'between:1,100'],
+            'warrantyDays' => ['required', 'integer', 'between:1,3650'],
+            'warrantyHours' => ['required', 'integer', 'between:1,20000'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'shopName.required' => 'What is the shop called? It stands on every sheet.',
+            'zone.timezone' => 'There is no such zone. Pick one of the list, such as Europe/Berlin.',
+            'currency.regex' => 'A currency is three capital letters, such as EUR.',
+            'benchMinuteMinor.between' => 'A minute of hands costs 0.01 to 1,000.',
+            'orderMinutes.between' => 'An order takes 0 to 480 minutes of hands.',
+            'holdingPct.between' => 'A part in a bin costs 1 to 100 % of its price a year.',
+            'warrantyDays.between' => 'A repair is stood for 1 to 3,650 days.',
+            'warrantyHours.between' => 'A repair is stood for 1 to 20,000 print hours.',
+        ];
+    }
+}

@@ -1,0 +1,147 @@
+<script lang="ts">
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { api, told, wrong } from '@/api/client';
+  import { here } from '@/api/session.svelte';
+  import Button from '@/ui/Button.svelte';
+  import Field from '@/ui/Field.svelte';
+  import { number } from '@/ui/format';
+  import Form from '@/ui/Form.svelte';
+  import Problem from '@/ui/Problem.svelte';
+  import Select from '@/ui/Select.svelte';
+  import { Work } from '@/ui/work.svelte';
+
+  /** What the shop has set; each with what it changes. */
+  const me = here();
+  const client = useQueryClient();
+  const work = new Work();
+  const settings = createQuery(() => ({ queryKey: ['settings'], queryFn: () => told(api.GET('/settings')) }));
+  let text = $state<Record<string, string>>({});
+  let kept = $state(false);
+  const fields = [
+    'shopName',
+    'zone',
+    'currency',
+    'benchMinuteMinor',
+    'orderMinutes',
+    'holdingPct',
+    'warrantyDays',
+    'warrantyHours',
+  ];
+  const left = $derived(work.leftover(...fields));
+
+  $effect(() => {
+    const it = settings.data;
+    if (!it) return;
+    text = {
+      shopName: it.shopName,
+      zone: it.zone,
+      currency: it.currency,
+      benchMinuteMinor: (it.benchMinuteMinor / 100).toFixed(2),
+      orderMinutes: String(it.orderMinutes),
+      holdingPct: String(it.holdingPct),
+      warrantyDays: String(it.warrantyDays),
+      warrantyHours: String(it.warrantyHours),
+    };
+  });
+
+  function whole(field: string): number {
+    const value = number(text[field] ?? '');
+    if (value === null) throw wrong(field, `“${text[field]}” is no number.`);
+    return Math.round(field === 'benchMinuteMinor' ? 100 * value : value);
+  }
+
+  async function send(): Promise<void> {
+    kept = await work.do(async () => {
+      const body = {
+        shopName: text['shopName'] ?? '',
+        zone: text['zone'] ?? '',
+        currency: (text['currency'] ?? '').trim().toUpperCase(),
+        benchMinuteMinor: whole('benchMinuteMinor'),
+        orderMinutes: whole('orderMinutes'),
+        holdingPct: whole('holdingPct'),
+        warrantyDays: whole('warrantyDays'),
+        warrantyHours: whole('warrantyHours'),
+      };
+      client.setQueryData(['settings'], await told(api.PUT('/settings', { body })));
+      me.session = await told(api.GET('/session'));
+      await client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'settings' });
+    });
+  }
+</script>
+
+<section aria-labelledby="settings">
+  <h2 id="settings" class="rule-below pb-1.5">Settings</h2>
+  {#if settings.data}
+    <Form class="mt-3 grid gap-4" onsend={send}>
+      <Field
+        label="Name of the shop"
+        bind:value={text['shopName'] as string}
+        maxlength={80}
+        hint="stands on every sheet"
+        error={work.error('shopName')}
+      />
+      <Select
+        label="Where it is"
+        bind:value={text['zone'] as string}
+        choices={settings.data.zones.map((zone) => ({ code: zone, name: zone.replaceAll('_', ' ') }))}
+        error={work.error('zone')}
+        class="w-full"
+      />
+      <div class="grid grid-cols-2 gap-4">
+        <Field
+          label="Currency"
+          bind:value={text['currency'] as string}
+          mono
+          maxlength={3}
+          hint="of all prices; nothing is converted"
+          error={work.error('currency')}
+        />
+        <Field
+          label="A minute of hands costs"
+          bind:value={text['benchMinuteMinor'] as string}
+          numeric
+          unit={me.currency}
+          hint="weighs looks against parts"
+          error={work.error('benchMinuteMinor')}
+        />
+        <Field
+          label="An order takes"
+          bind:value={text['orderMinutes'] as string}
+          numeric
+          unit="min"
+          hint="write, watch, unpack; 12 unless set"
+          error={work.error('orderMinutes')}
+        />
+        <Field
+          label="A part in a bin costs"
+          bind:value={text['holdingPct'] as string}
+          numeric
+          unit="% a year"
+          hint="of its price; 20 unless set"
+          error={work.error('holdingPct')}
+        />
+        <Field
+          label="A repair is stood for"
+          bind:value={text['warrantyDays'] as string}
+          numeric
+          unit="days"
+          hint="90 unless set"
+          error={work.error('warrantyDays')}
+        />
+        <Field
+          label="or up to"
+          bind:value={text['warrantyHours'] as string}
+          numeric
+          unit="h"
+          hint="print hours; 500 unless set"
+          error={work.error('warrantyHours')}
+        />
+      </div>
+      {#if left}<Problem message={left} />{/if}
+      <div class="flex items-center gap-3">
+        <Button kind="main" type="submit" busy={work.busy}>Keep</Button>
+        {#if kept}<span class="text-sm font-semibold text-well" role="status">✓ kept</span>{/if}
+      </div>
+    </Form>
+  {/if}
+</section>
