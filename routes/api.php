@@ -13,6 +13,7 @@ use App\Intake\JobController;
 use App\Intake\PhotographController;
 use App\Knowledge\KnowledgeController;
 use App\Machines\CounterController;
+use App\Machines\MachineTableController;
 use App\Machines\PaperController;
 use App\Passport\MachineController;
 use App\Proof\ProofController;
@@ -56,6 +57,7 @@ Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): vo
     Route::get('scan', [ScanController::class, 'show']);
 
     Route::get('machines', [MachineController::class, 'index']);
+    Route::post('machines/table', [MachineTableController::class, 'store']);
     Route::get('machines/{tag}', [MachineController::class, 'show']);
     Route::get('counters', [CounterController::class, 'index']);
     Route::post('machines/{tag}/counters', [CounterController::class, 'store']);

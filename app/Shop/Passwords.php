@@ -28,7 +28,7 @@ final readonly class Passwords
     {
         $this->refuseWeak($password, $person->login, $person->name);
         DB::transaction(static function () use ($person, $password, $session): void {
-            $person->update(['password' => $password, 'code' => null, 'code_until' => null, 'remember_token' => null]);
+            $person->update(['password' => $password, 'code' => null, 'code_until' => null]);
             OpenSessions::end($person, $session);
         });
     }

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace OddBench\Stock;
 
+use OddBench\Input\Cells;
 use OddBench\Input\InputError;
-use OddBench\Input\Nearest;
+use OddBench\Input\TableHead;
 use OddBench\Knowledge\Knowledge;
 
 /** Reads the rows of the three tables that come in and go out: parts, stock, movements. */
@@ -57,34 +58,7 @@ final readonly class StockRow
     public static function head(string $kind, array $head): array
     {
         $known = self::COLUMNS[$kind] ?? throw InputError::unknown('kind', 'table', $kind, array_keys(self::COLUMNS));
-        $columns = [];
-        foreach ($head as $place => $name) {
-            $column = str_replace([' ', '-'], '_', mb_strtolower(trim($name)));
-            if (isset($known[$column])) {
-                if (in_array($column, $columns, true)) {
-                    throw InputError::at('file', "The column “{$name}” stands twice in the first row.");
-                }
-                $columns[$place] = $column;
-            } elseif ($column !== '' && ! in_array($column, self::READ_ONLY, true)) {
-                $nearest = Nearest::to($column, array_keys($known));
-                throw InputError::at(
-                    'file',
-                    "The first row has a column “{$name}” that a table of {$kind} does not have."
-                        .($nearest === null ? ' It has: '.implode(', ', array_keys($known)).'.' : " Is it “{$nearest}”?"),
-                );
-            }
-        }
-        $missing = array_keys(array_filter(
-            $known,
-            static fn (bool $must, string $column): bool => $must && ! in_array($column, $columns, true),
-            ARRAY_FILTER_USE_BOTH,
-        ));
-        if ($missing !== []) {
-            throw InputError::at(
-                'file',
-                'The first row lacks the column '.implode(', ', $missing).'. It names the columns: '.implode(', ', array_keys($known)).'.',
-            );
-        }
+        $columns = TableHead::read($known, self::READ_ONLY, "a table of {$kind}", $head);
         if ($kind !== 'parts' && ! in_array('number', $columns, true) && ! in_array('supplier_number', $columns, true)) {
             throw InputError::at('file', 'The first row lacks the column number, or supplier_number, that says which part is meant.');
         }

@@ -14,6 +14,7 @@ export const { p, navigate, route } = createRouter({
   '/instruments': () => import('@/Instruments/Instruments.svelte'),
   '/instruments/:name': () => import('@/Instruments/Instruments.svelte'),
   '/machines': () => import('@/Machines/Machines.svelte'),
+  '/machines-in': () => import('@/Machines/MachinesIn.svelte'),
   '/counters': () => import('@/Machines/Counters.svelte'),
   '/machines/:tag': () => import('@/Machines/Machine.svelte'),
   '/machines/:tag/label': () => import('@/Machines/Label.svelte'),

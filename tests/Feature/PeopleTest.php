@@ -172,7 +172,8 @@ final class PeopleTest extends BenchTestCase
 
     private function out(): void
     {
-        $this->deleteJson('/api/v1/session');
+        $this->send('DELETE', '/session')->assertOk();
+        $this->flushSession();
         $this->app->make('auth')->forgetGuards();
     }
 

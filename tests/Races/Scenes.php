@@ -53,6 +53,11 @@ final class Scenes
                 'warrantyHours' => 500,
             ]],
             // Machines
+            'POST machines/table' => fn () => [
+                'POST',
+                '/machines/table?apply=1',
+                ['raw' => "family,serial,hours\ntern-220,".Str::random(10).",12\n", 'type' => 'text/csv'],
+            ],
             'POST machines/{tag}/counters' => fn () => ['POST', "/machines/{$this->machine()->tag}/counters", ['hours' => 1300]],
             'DELETE machines/{tag}/counters/{counter}' => function () {
                 $tag = $this->machine()->tag;

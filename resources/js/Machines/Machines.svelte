@@ -59,6 +59,9 @@
     {#if me.person.meetsOwners}<a
         class="min-h-11 py-2.5 text-sm font-semibold text-action underline"
         href={p('/counters')}>Read counters</a
+      >
+      <a class="min-h-11 py-2.5 text-sm font-semibold text-action underline" href={p('/machines-in')}
+        >Bring machines in</a
       >{/if}
   </div>
   <LookLists />

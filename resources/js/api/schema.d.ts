@@ -1140,6 +1140,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/machines/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["machineTableStore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/machines/{tag}": {
         parameters: {
             query?: never;
@@ -2566,6 +2582,18 @@ export interface components {
             by: string | null;
             at: string | null;
         };
+        MachineFateView: {
+            /** @description of the file, the first row is 1 */
+            line: number;
+            /** @enum {string} */
+            fate: "new" | "known" | "twice" | "wrong";
+            /** @description what stands there */
+            what: string;
+            /** @description why, where it is not new */
+            message: string;
+            /** @description its tag, where it has one */
+            tag: string | null;
+        };
         MachinePage: {
             machines: components["schemas"]["MachineSummary"][];
             all: number;
@@ -2587,6 +2615,15 @@ export interface components {
             place: string;
             redTag: boolean;
             openJob: number | null;
+        };
+        /** @description A table of machines, tried or taken in: each row’s fate. */
+        MachineTableView: {
+            /** @description the new ones are known now */
+            applied: boolean;
+            counts: {
+                [key: string]: number;
+            };
+            rows: components["schemas"]["MachineFateView"][];
         };
         MendView: {
             id: number;
@@ -6431,6 +6468,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MachinePage"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    machineTableStore: {
+        parameters: {
+            query?: {
+                apply?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MachineTableView"];
                 };
             };
             /** @description Refused */

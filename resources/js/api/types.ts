@@ -14,6 +14,7 @@ export type Station = Job['station'];
 export type MachineSummary = Schemas['MachineSummary'];
 export type PeoplePage = Schemas['PeopleView'];
 export type PersonLine = Schemas['PersonLine'];
+export type MachineTable = Schemas['MachineTableView'];
 export type Counters = Schemas['CountersView'];
 export type CounterLine = Schemas['CounterLine'];
 export type Passport = Schemas['PassportView'];

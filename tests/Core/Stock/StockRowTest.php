@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Stock;
 
+use OddBench\Input\Cells;
 use OddBench\Input\InputError;
-use OddBench\Stock\Cells;
 use OddBench\Stock\Holding;
 use OddBench\Stock\StockRow;
 use PHPUnit\Framework\Attributes\DataProvider;

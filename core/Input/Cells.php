@@ -2,11 +2,9 @@
 
 declare(strict_types=1);
 
-namespace OddBench\Stock;
+namespace OddBench\Input;
 
-use OddBench\Input\InputError;
-
-/** A row of a table of stock, read strictly: decimal comma or point, whole pieces, no unit beside a figure. */
+/** A row of a table, read strictly: decimal comma or point, whole pieces, no unit beside a figure. */
 final readonly class Cells
 {
     private const MOST = 10_000_000.0;
@@ -57,6 +55,20 @@ final readonly class Cells
         return trim($this->cells[$column] ?? '') === '' ? null : $this->whole($column, $least);
     }
 
+    /** A figure of a column, in a range; nothing when the cell is empty. */
+    public function figureOrNull(string $column, float $least, float $most): ?float
+    {
+        if (trim($this->cells[$column] ?? '') === '') {
+            return null;
+        }
+        $figure = $this->number($column);
+        if ($figure < $least || $figure > $most) {
+            throw InputError::at($column, "{$column} must be from {$least} to {$most}, not {$figure}.");
+        }
+
+        return $figure;
+    }
+
     /** Money, as minor units. */
     public function moneyOrNull(string $column): ?int
     {
@@ -81,7 +93,7 @@ final readonly class Cells
         if (preg_match('/[a-zA-Zµ%€$£]/u', $plain) === 1) {
             throw InputError::at(
                 $column,
-                "{$column}: “{$text}” has a unit or a word beside it. Give the bare figure: pieces, or money in the shop’s currency.",
+                "{$column}: “{$text}” has a unit or a word beside it. Give the bare figure: pieces, hours, or money in the shop’s currency.",
             );
         }
         // the last of comma and point is the decimal sign when both stand there; a comma alone is one
