@@ -28,7 +28,7 @@ final readonly class ChangePerson
         }
         DB::transaction(static function () use ($person, $name, $role, $mainsUntil, $mainsBy): void {
             $leads = Leads::lock();
-            $person = Person::query()->lockForUpdate()->findOrFail($person->id);
+            $person = Person::query()->lock('FOR NO KEY UPDATE')->findOrFail($person->id);
             if ($role !== Role::Lead) {
                 Leads::refuseLast($person, $leads);
             }

@@ -20,7 +20,7 @@ final readonly class EndPerson
     {
         DB::transaction(function () use ($person): void {
             $leads = Leads::lock();
-            $person = Person::query()->lockForUpdate()->findOrFail($person->id);
+            $person = Person::query()->lock('FOR NO KEY UPDATE')->findOrFail($person->id);
             Leads::refuseLast($person, $leads);
             if ($person->left_at !== null) {
                 return;

@@ -42,16 +42,21 @@ final class Scenes
             'PUT people/{person}' => fn () => ['PUT', "/people/{$this->somebody()}", ['name' => 'Nia Farrow', 'role' => 'read-only']],
             'POST people/{person}/code' => fn () => ['POST', "/people/{$this->somebody()}/code", []],
             'DELETE people/{person}' => fn () => ['DELETE', "/people/{$this->somebody()}", []],
-            'PUT settings' => fn () => ['PUT', '/settings', [
-                'shopName' => 'Quay Street',
-                'zone' => 'UTC',
-                'currency' => 'EUR',
-                'benchMinuteMinor' => 90,
-                'orderMinutes' => 12,
-                'holdingPct' => 20,
-                'warrantyDays' => 90,
-                'warrantyHours' => 500,
-            ]],
+            'PUT settings' => function () {
+                $settings = [
+                    'shopName' => 'Quay Street',
+                    'zone' => 'UTC',
+                    'currency' => 'EUR',
+                    'benchMinuteMinor' => 90,
+                    'orderMinutes' => 12,
+                    'holdingPct' => 20,
+                    'warrantyDays' => 90,
+                    'warrantyHours' => 500,
+                ];
+                $this->write('PUT', '/settings', $settings);
+
+                return ['PUT', '/settings', $settings];
+            },
             // Machines
             'POST machines/table' => fn () => [
                 'POST',

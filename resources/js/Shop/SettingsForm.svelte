@@ -113,11 +113,11 @@
           error={work.error('orderMinutes')}
         />
         <Field
-          label="A part in a bin costs"
+          label="A year in a bin costs"
           bind:value={text['holdingPct'] as string}
           numeric
-          unit="% a year"
-          hint="of its price; 20 unless set"
+          unit="%"
+          hint="of a part’s price; 20 unless set"
           error={work.error('holdingPct')}
         />
         <Field
