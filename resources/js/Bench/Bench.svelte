@@ -69,6 +69,11 @@
           <a class="mt-3 inline-block font-semibold text-action underline" href={p('/book-in')}
             >Book in the first machine</a
           >
+          <p class="mt-3 text-sm text-quiet">
+            A new shop? Bring in <a class="text-action underline" href={p('/machines-in')}>the machines</a>
+            and
+            <a class="text-action underline" href={p('/tables')}>the stock</a> it has, by a table each.
+          </p>
         {/if}
       </div>
     {/if}
