@@ -60,6 +60,20 @@ final class Job extends Model
         'finished_at' => 'datetime',
     ];
 
+    /** What its machine has run in all: as it came in, or as its counter was read since. The relation machine must be loaded. */
+    public function hoursRun(): ?float
+    {
+        $read = $this->machine->hoursRun();
+
+        return $this->hours === null ? $read : max((float) $this->hours, $read ?? 0.0);
+    }
+
+    /** Whether that is estimated, for its counter was not read at this visit. */
+    public function hoursAreAbout(): bool
+    {
+        return $this->hours_about && (float) $this->hours > ($this->machine->hoursRun() ?? 0.0);
+    }
+
     /** @return BelongsTo<Machine, $this> */
     public function machine(): BelongsTo
     {

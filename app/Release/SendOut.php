@@ -84,7 +84,7 @@ final readonly class SendOut
             $this->day->today(),
             $terms->warrantyDays,
             $terms->warrantyHours,
-            $job->machine->hoursRun(),
+            $job->hoursRun(),
         ) : null;
         Release::query()->create([
             'job_id' => $job->id,

@@ -22,6 +22,7 @@ final readonly class Sheet
      * @param  list<array{name: string, value: string, limits: string, waived: string|null}>  $proofs
      * @param  array{until: string, hours: float|null, faults: list<string>}|null  $warranty
      * @param  array{grade: string, because: list<string>, positions: list<array{name: string, part: string|null, hours: float|null, life: float|null}>, visits: list<array{at: string, faults: list<string>}>}|null  $condition
+     * @param  bool  $hoursAbout  its counter was not read at this visit
      */
     public function __construct(
         public string $kind,
@@ -42,6 +43,7 @@ final readonly class Sheet
         public ?array $condition,
         public ?string $note,
         public ?string $danger,
+        public bool $hoursAbout = false,
     ) {
     }
 

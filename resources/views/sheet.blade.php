@@ -35,7 +35,7 @@
 <h1>{{ $sheet->title() }}</h1>
 <p><strong>{{ $sheet->family }}</strong> · tag <span class="fig">{{ $sheet->tag }}</span>
 @if ($sheet->serial) · serial <span class="fig">{{ $sheet->serial }}</span> @endif
-@if ($sheet->hours !== null) · <span class="fig">{{ $whole($sheet->hours) }}</span> print hours @endif</p>
+@if ($sheet->hours !== null) · {{ $sheet->hoursAbout ? 'about ' : '' }}<span class="fig">{{ $whole($sheet->hours) }}</span> print hours @endif</p>
 <p class="quiet">@if ($sheet->signedOut === null)<strong class="draft">Draft: not signed out yet.</strong> @endif Came in {{ $day($sheet->cameIn) }}@if ($sheet->signedOut), signed out {{ $day($sheet->signedOut) }}@endif.</p>
 
 @if ($sheet->danger)

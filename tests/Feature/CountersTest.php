@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Intake\Job;
+use App\Intake\JobState;
 use App\Machines\Counter;
 use App\Machines\Machine;
+use App\Release\WriteSheet;
 use App\Shop\Role;
 use Illuminate\Support\Facades\DB;
+use OddBench\Release\Destination;
 
 /** The hours of a machine between visits: read along a walk, estimated in between, said as such. */
 final class CountersTest extends BenchTestCase
@@ -59,6 +62,27 @@ final class CountersTest extends BenchTestCase
         self::assertSame([1262.0, true], [(float) $job->hours, $job->refresh()->hours_about]);
         $this->travel(20)->days();
         $this->getJson("/api/v1/jobs/{$job->id}")->assertJsonPath('machine.hours', 1262)->assertJsonPath('hoursAbout', true);
+    }
+
+    public function test_a_sheet_says_about_and_the_warranty_counts_from_what_it_has_run(): void
+    {
+        $this->actingAs($this->person());
+        $machine = $this->inService();
+        $this->note($machine, 1138);
+        $this->travel(7)->days();
+        $this->note($machine, 1200);
+        $this->travel(55)->days();
+        $job = $this->job($machine->refresh(), hours: null)->refresh();
+        $sheet = function () use ($job): array {
+            $state = JobState::of(Job::query()->with('machine')->findOrFail($job->id));
+
+            return (array) $this->app->make(WriteSheet::class)->of($state, Destination::Service, true, null, null, null, null)?->toArray();
+        };
+        self::assertSame([1687.1, true], [$sheet()['hours'], $sheet()['hoursAbout']]);
+        // read at the bench after all: the counter goes before the estimate
+        $this->note($machine, 1702);
+        self::assertSame([1702.0, false], [$sheet()['hours'], $sheet()['hoursAbout']]);
+        self::assertSame(1702.0, Job::query()->with('machine')->findOrFail($job->id)->hoursRun());
     }
 
     public function test_a_reading_at_book_in_is_no_guess(): void
