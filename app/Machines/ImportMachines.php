@@ -62,17 +62,17 @@ final readonly class ImportMachines
      */
     private function fates(array $rows): array
     {
-        $fates = $seen = [];
-        $known = $this->known(array_column($rows, 'serial'));
+        $fates = $seen = $read = [];
         foreach ($rows as $line => $cells) {
-            $what = implode(', ', array_filter(array_intersect_key($cells, ['family' => 0, 'serial' => 0, 'owner' => 0])));
             try {
-                $row = MachineRow::read($cells, $this->knowledge);
+                $read[$line] = MachineRow::read($cells, $this->knowledge);
             } catch (InputError $e) {
-                $fates[$line] = [MachineFate::Wrong, null, $what, $e->getMessage(), null];
-
-                continue;
+                $fates[$line] = [MachineFate::Wrong, null, self::what($cells), $e->getMessage(), null];
             }
+        }
+        $known = $this->known(array_values(array_filter(array_map(static fn (MachineRow $row): ?string => $row->serial, $read))));
+        foreach ($read as $line => $row) {
+            $what = self::what($rows[$line]);
             $serial = $row->serial === null ? null : "{$row->family} {$row->serial}";
             $tag = $serial === null ? null : ($known[$serial] ?? null);
             $fates[$line] = match (true) {
@@ -90,6 +90,12 @@ final readonly class ImportMachines
         return $fates;
     }
 
+    /** @param  array<string, string>  $cells */
+    private static function what(array $cells): string
+    {
+        return implode(', ', array_filter(array_intersect_key($cells, ['family' => 0, 'serial' => 0, 'owner' => 0])));
+    }
+
     /**
      * @param  list<string>  $serials
      * @return array<string, string> family and serial => tag
@@ -97,7 +103,7 @@ final readonly class ImportMachines
     private function known(array $serials): array
     {
         $known = [];
-        foreach (array_chunk(array_map(trim(...), $serials), 1000) as $some) {
+        foreach (array_chunk($serials, 1000) as $some) {
             foreach (Machine::query()->whereIn('serial', $some)->get(['family', 'serial', 'tag']) as $machine) {
                 $known["{$machine->family} {$machine->serial}"] = $machine->tag;
             }
