@@ -58,4 +58,6 @@ export async function atFind(page: Page, family: string, complaint: string): Pro
   await page.getByRole('button', { name: 'No to all of them' }).click();
   await page.getByRole('button', { name: 'On to Find' }).click();
   await station(page, 'Find');
+  // its script comes when it is opened: keys pressed before are heard by nobody
+  await expect(page.getByRole('combobox', { name: /What it does/ })).toBeVisible();
 }
