@@ -78,7 +78,10 @@ final class HoursQuery
     public function judge(Collection $counters, Carbon $at): ?HoursJudged
     {
         $resets = self::resets($counters);
-        $known = array_values(array_filter(self::read($counters), static fn (HourCounter $c): bool => $c->at <= $at->toDateTimeImmutable()));
+        $known = array_values(array_filter(
+            self::read($counters),
+            static fn (HourCounter $c): bool => $c->at <= $at->toDateTimeImmutable(),
+        ));
         $plausible = (new HoursNow)->plausible($known, $resets);
 
         return $plausible === [] ? null : (new HoursNow)->judge($plausible, $at->toDateTimeImmutable(), $resets, $this->usual());

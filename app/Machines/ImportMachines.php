@@ -38,7 +38,13 @@ final readonly class ImportMachines
                 }
                 $views[] = new MachineFateView($line, $fate->value, $what, $message, $tag);
             }
-            usort($views, static fn (MachineFateView $a, MachineFateView $b): int => [$a->fate === 'new', $a->line] <=> [$b->fate === 'new', $b->line]);
+            usort(
+                $views,
+                static fn (
+                    MachineFateView $a,
+                    MachineFateView $b,
+                ): int => [$a->fate === 'new', $a->line] <=> [$b->fate === 'new', $b->line],
+            );
             $counts = array_fill_keys(array_column(MachineFate::cases(), 'value'), 0);
 
             return new MachineTableView($apply, [...$counts, ...array_count_values(array_column($views, 'fate'))], $views);

@@ -60,7 +60,9 @@ final readonly class NoteHours
     {
         DB::transaction(function () use ($counter, $by): void {
             $machine = Machine::query()->lockForUpdate()->findOrFail($counter->machine_id);
-            Counter::query()->whereKey($counter->id)->whereNull('withdrawn_at')->update(['withdrawn_at' => now(), 'withdrawn_by' => $by->id]);
+            Counter::query()->whereKey($counter->id)
+                ->whereNull('withdrawn_at')
+                ->update(['withdrawn_at' => now(), 'withdrawn_by' => $by->id]);
             $this->settle($machine);
         });
     }

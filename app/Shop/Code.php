@@ -33,7 +33,11 @@ final class Code
         $known = $person === null ? self::nobodys() : ($person->code ?? self::nobodys());
         $fits = Hash::check(strtoupper((string) preg_replace('/[\s\-]+/', '', $typed)), $known);
 
-        return $fits && $person !== null && $person->code !== null && $person->left_at === null && $person->code_until?->isFuture() === true;
+        return $fits
+            && $person !== null
+            && $person->code !== null
+            && $person->left_at === null
+            && $person->code_until?->isFuture() === true;
     }
 
     /** A hash nothing fits, as costly to look at as any. */

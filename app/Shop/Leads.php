@@ -10,7 +10,10 @@ use Illuminate\Support\Collection;
 /** A shop has somebody who leads it. */
 final class Leads
 {
-    /** @return Collection<int, int> ids; two who take each other’s lead away do so one after the other; “no key”, for each has noted its own key for this write already */
+    /**
+     * @return Collection<int, int> ids; two who take each other’s lead away do so one after the other; “no key”, for each has
+     *   noted its own key for this write already
+     */
     public static function lock(): Collection
     {
         return Person::query()->where('role', Role::Lead)->whereNull('left_at')->orderBy('id')->lock('FOR NO KEY UPDATE')->pluck('id')

@@ -11,6 +11,8 @@ final class OpenSessions
 {
     public static function end(Person $person, ?string $but = null): void
     {
-        DB::table('sessions')->where('user_id', $person->id)->when($but, static fn ($q, string $id) => $q->where('id', '<>', $id))->delete();
+        DB::table('sessions')->where('user_id', $person->id)
+            ->when($but, static fn ($q, string $id) => $q->where('id', '<>', $id))
+            ->delete();
     }
 }

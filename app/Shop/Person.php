@@ -31,6 +31,12 @@ final class Person extends User
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class, 'left_at' => 'datetime', 'code_until' => 'datetime', 'mains_until' => 'date'];
+        return [
+            'password' => 'hashed',
+            'role' => Role::class,
+            'left_at' => 'datetime',
+            'code_until' => 'datetime',
+            'mains_until' => 'date',
+        ];
     }
 }

@@ -14,7 +14,14 @@ use OddBench\Units\Quantity;
 final readonly class MachineRow
 {
     /** column => whether it must be there */
-    public const COLUMNS = ['family' => true, 'serial' => false, 'held_as' => false, 'owner' => false, 'contact' => false, 'hours' => false];
+    public const COLUMNS = [
+        'family' => true,
+        'serial' => false,
+        'held_as' => false,
+        'owner' => false,
+        'contact' => false,
+        'hours' => false,
+    ];
 
     /** columns that are written out for people to read and are not read back */
     public const READ_ONLY = ['tag', 'family_name', 'place', 'hours_read_at', 'known_since'];

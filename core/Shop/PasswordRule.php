@@ -83,7 +83,11 @@ final readonly class PasswordRule
             return true;
         }
         $codes = array_map(mb_ord(...), mb_str_split($small));
-        $steps = array_unique(array_map(static fn (int|false $a, int|false $b): int => (int) $b - (int) $a, array_slice($codes, 0, -1), array_slice($codes, 1)));
+        $steps = array_unique(array_map(
+            static fn (int|false $a, int|false $b): int => (int) $b - (int) $a,
+            array_slice($codes, 0, -1),
+            array_slice($codes, 1),
+        ));
 
         return count($steps) === 1 && abs(reset($steps) ?: 0) <= 1;
     }

@@ -38,10 +38,7 @@ final class CountersTest extends BenchTestCase
     public function test_a_service_noted_at_a_reading_is_due_by_what_the_machine_runs(): void
     {
         $this->actingAs($this->person());
-        $machine = $this->inService();
-        $this->note($machine, 1138);
-        $this->travel(7)->days();
-        $this->note($machine, 1200);
+        $machine = $this->running();
         $item = collect((array) $this->getJson("/api/v1/machines/{$machine->tag}")->json('service'))
             ->first(static fn (array $s): bool => str_contains($s['words'], ' h'));
         self::assertNotNull($item, 'something comes round by hours');
@@ -53,10 +50,7 @@ final class CountersTest extends BenchTestCase
     public function test_on_the_bench_and_for_sale_a_machine_does_not_run(): void
     {
         $this->actingAs($this->person());
-        $machine = $this->inService();
-        $this->note($machine, 1138);
-        $this->travel(7)->days();
-        $this->note($machine, 1200);
+        $machine = $this->running();
         $this->travel(7)->days();
         $job = $this->job($machine->refresh(), hours: null);
         self::assertSame([1262.0, true], [(float) $job->hours, $job->refresh()->hours_about]);
@@ -67,10 +61,7 @@ final class CountersTest extends BenchTestCase
     public function test_a_sheet_says_about_and_the_warranty_counts_from_what_it_has_run(): void
     {
         $this->actingAs($this->person());
-        $machine = $this->inService();
-        $this->note($machine, 1138);
-        $this->travel(7)->days();
-        $this->note($machine, 1200);
+        $machine = $this->running();
         $this->travel(55)->days();
         $job = $this->job($machine->refresh(), hours: null)->refresh();
         $sheet = function () use ($job): array {
@@ -110,10 +101,7 @@ final class CountersTest extends BenchTestCase
     public function test_another_board_counts_on_from_the_one_before(): void
     {
         $this->actingAs($this->person());
-        $machine = $this->inService();
-        $this->note($machine, 1138);
-        $this->travel(7)->days();
-        $this->note($machine, 1200);
+        $machine = $this->running();
         $this->travel(7)->days();
         $this->note($machine, 5, beganAnew: true)->assertOk()->assertJsonPath('last.hours', 5);
         // it was set back at some time in that week: its hours until then are those of the week before
@@ -193,6 +181,17 @@ final class CountersTest extends BenchTestCase
     }
 
     private const BOOKING = ['kind' => 'repair', 'complaint' => 'It clicks', 'began' => 'crept-in', 'told' => []];
+
+    /** 62 h in the week before, 1,200 h now. */
+    private function running(): Machine
+    {
+        $machine = $this->inService();
+        $this->note($machine, 1138);
+        $this->travel(7)->days();
+        $this->note($machine, 1200);
+
+        return $machine;
+    }
 
     private function inService(string $heldAs = 'farm'): Machine
     {

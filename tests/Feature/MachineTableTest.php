@@ -23,24 +23,41 @@ final class MachineTableTest extends BenchTestCase
                 11, 12 => 'tern-220;S00'.($i - 8).';farm;;;100',
                 30 => 'Nobody 300;S030;farm;;;100',
                 50 => 'Heron CX;S050;farm;;;many',
-                default => sprintf('%s;S%03d;%s;%s', $i % 2 ? 'tern-220' : 'Tern 220', $i, $i > 70 ? "owner;Owner {$i};0{$i}" : 'farm;;', $i * 10 .',5'),
+                default => sprintf(
+                    '%s;S%03d;%s;%s',
+                    $i % 2 ? 'tern-220' : 'Tern 220',
+                    $i,
+                    $i > 70 ? "owner;Owner {$i};0{$i}" : 'farm;;',
+                    $i * 10 .',5',
+                ),
             };
         }
         $table = implode("\r\n", $rows);
 
         $tried = $this->bring($table)->assertOk()->assertJsonPath('applied', false);
         self::assertEquals(['new' => 76, 'known' => 0, 'twice' => 2, 'wrong' => 2], $tried->json('counts'));
-        self::assertSame([12, 13, 31, 51], array_column(array_slice((array) $tried->json('rows'), 0, 4), 'line'), 'what is not new stands first');
+        self::assertSame(
+            [12, 13, 31, 51],
+            array_column(array_slice((array) $tried->json('rows'), 0, 4), 'line'),
+            'what is not new stands first',
+        );
         self::assertSame('Its serial stands in line 4 already.', $tried->json('rows.0.message'));
         self::assertStringContainsString('There is no family “Nobody 300”', (string) $tried->json('rows.2.message'));
         self::assertStringContainsString('hours', (string) $tried->json('rows.3.message'));
-        self::assertSame(0, Machine::query()->count() + Counter::query()->count() + Owner::query()->count(), 'nothing is taken in by looking');
+        self::assertSame(
+            0,
+            Machine::query()->count() + Counter::query()->count() + Owner::query()->count(),
+            'nothing is taken in by looking',
+        );
 
         $taken = $this->bring($table, true)->assertOk()->assertJsonPath('applied', true);
         self::assertEquals(['new' => 76, 'known' => 0, 'twice' => 2, 'wrong' => 2], $taken->json('counts'));
         self::assertSame(76, Machine::query()->distinct()->count('tag'));
         $last = Machine::query()->with('owner')->where('serial', 'S080')->firstOrFail();
-        self::assertSame(['owner', 'Owner 80', '080', 800.5], [$last->place, $last->owner?->name, $last->owner?->contact, $last->hoursRun()]);
+        self::assertSame(
+            ['owner', 'Owner 80', '080', 800.5],
+            [$last->place, $last->owner?->name, $last->owner?->contact, $last->hoursRun()],
+        );
         self::assertSame(76, Counter::query()->where('source', 'table')->count());
         self::assertSame('service', Machine::query()->where('serial', 'S001')->value('place'));
 
@@ -53,7 +70,10 @@ final class MachineTableTest extends BenchTestCase
     public function test_what_goes_out_can_come_in_again(): void
     {
         $this->actingAs($this->person());
-        $this->bring("family,serial,held_as,owner,contact,hours\ntern-220,=A1,owner,Ines Halloran,ines@example.org,310\n", true)->assertOk();
+        $this->bring(
+            "family,serial,held_as,owner,contact,hours\ntern-220,=A1,owner,Ines Halloran,ines@example.org,310\n",
+            true,
+        )->assertOk();
         $out = $this->get('/files/machines.csv')->assertOk()->streamedContent();
         self::assertStringContainsString("'=A1", $out, 'no formula for a spreadsheet');
         $this->bring($out)->assertJsonPath('counts.known', 1)->assertJsonPath('counts.new', 0);
@@ -79,7 +99,10 @@ final class MachineTableTest extends BenchTestCase
             ['resale', 'Ines Halloran', 'has no owner'],
             ['rented', '', 'There is no way to hold a machine'],
         ] as [$heldAs, $owner, $word]) {
-            self::assertStringContainsString($word, (string) $this->bring("family,held_as,owner\ntern-220,{$heldAs},{$owner}\n")->json('rows.0.message'));
+            self::assertStringContainsString(
+                $word,
+                (string) $this->bring("family,held_as,owner\ntern-220,{$heldAs},{$owner}\n")->json('rows.0.message'),
+            );
         }
     }
 
@@ -89,7 +112,10 @@ final class MachineTableTest extends BenchTestCase
         $count = function (int $rows): int {
             DB::flushQueryLog();
             DB::enableQueryLog();
-            $this->bring("family,serial\n".implode('', array_map(static fn (int $i): string => "tern-220,Q{$i}\n", range(1, $rows))))->assertOk();
+            $this->bring("family,serial\n".implode(
+                '',
+                array_map(static fn (int $i): string => "tern-220,Q{$i}\n", range(1, $rows)),
+            ))->assertOk();
             DB::disableQueryLog();
 
             return count(DB::getQueryLog());

@@ -65,7 +65,12 @@ final class PeopleTest extends BenchTestCase
             'login',
             'who left',
         );
-        $this->assertRefused($this->send('POST', '/people', ['login' => 'a b', 'name' => 'Else', 'role' => 'counter']), 422, 'login', 'without blanks');
+        $this->assertRefused(
+            $this->send('POST', '/people', ['login' => 'a b', 'name' => 'Else', 'role' => 'counter']),
+            422,
+            'login',
+            'without blanks',
+        );
     }
 
     public function test_whoever_leaves_is_out_at_once_with_no_hands_on_anything(): void
@@ -111,7 +116,12 @@ final class PeopleTest extends BenchTestCase
         $lead = $this->person(Role::Lead);
         $this->actingAs($lead);
         $this->assertRefused($this->send('DELETE', "/people/{$lead->id}"), 409, 'role', 'only lead');
-        $this->assertRefused($this->send('PUT', "/people/{$lead->id}", ['name' => 'Still Here', 'role' => 'counter']), 409, 'role', 'only lead');
+        $this->assertRefused(
+            $this->send('PUT', "/people/{$lead->id}", ['name' => 'Still Here', 'role' => 'counter']),
+            409,
+            'role',
+            'only lead',
+        );
         $other = $this->person(Role::Lead);
         $this->send('PUT', "/people/{$other->id}", ['name' => 'Now Counter', 'role' => 'counter'])->assertOk();
         $this->assertRefused($this->send('DELETE', "/people/{$lead->id}"), 409, 'role', 'only lead');
@@ -122,9 +132,23 @@ final class PeopleTest extends BenchTestCase
         $this->actingAs($this->person(Role::Lead));
         $person = $this->person();
         $body = ['name' => $person->name, 'role' => 'technician'];
-        $this->assertRefused($this->send('PUT', "/people/{$person->id}", $body + ['mainsUntil' => '2027-06-30']), 422, 'mainsBy', 'Who says');
-        $this->assertRefused($this->send('PUT', "/people/{$person->id}", $body + ['mainsBy' => 'the electrician']), 422, 'mainsUntil', 'Until when');
-        $line = collect((array) $this->send('PUT', "/people/{$person->id}", $body + ['mainsUntil' => '2027-06-30', 'mainsBy' => 'the electrician'])
+        $this->assertRefused(
+            $this->send('PUT', "/people/{$person->id}", $body + ['mainsUntil' => '2027-06-30']),
+            422,
+            'mainsBy',
+            'Who says',
+        );
+        $this->assertRefused(
+            $this->send('PUT', "/people/{$person->id}", $body + ['mainsBy' => 'the electrician']),
+            422,
+            'mainsUntil',
+            'Until when',
+        );
+        $line = collect((array) $this->send(
+            'PUT',
+            "/people/{$person->id}",
+            $body + ['mainsUntil' => '2027-06-30', 'mainsBy' => 'the electrician'],
+        )
             ->assertOk()
             ->json('people'))->firstWhere('id', $person->id);
         self::assertSame(['2027-06-30', 'the electrician'], [$line['mainsUntil'], $line['mainsBy']]);
@@ -134,7 +158,12 @@ final class PeopleTest extends BenchTestCase
     {
         foreach ([Role::Technician, Role::Counter, Role::ReadOnly] as $role) {
             $this->actingAs($me = $this->person($role));
-            foreach ([['GET', '/people'], ['GET', '/settings'], ['DELETE', "/people/{$me->id}"], ['POST', "/people/{$me->id}/code"]] as [$method, $path]) {
+            foreach ([
+                ['GET', '/people'],
+                ['GET', '/settings'],
+                ['DELETE', "/people/{$me->id}"],
+                ['POST', "/people/{$me->id}/code"],
+            ] as [$method, $path]) {
                 $this->send($method, $path)->assertStatus(403);
             }
             $this->send('POST', '/people', ['login' => 'nia', 'name' => 'Nia', 'role' => 'lead'])->assertStatus(403);
@@ -150,7 +179,14 @@ final class PeopleTest extends BenchTestCase
             'orderMinutes' => 20, 'holdingPct' => 30] + $now)->assertOk()->assertJsonPath('zone', 'Europe/Lisbon');
         self::assertSame([120, 20, 30], [Setting::benchMinuteMinor(), Setting::whole('order_minutes'), Setting::whole('holding_pct')]);
         $this->getJson('/api/v1/session')->assertJsonPath('shopName', 'Quay Street')->assertJsonPath('currency', 'SEK');
-        foreach (['zone' => 'Europe/Nowhere', 'currency' => 'euro', 'holdingPct' => 0, 'benchMinuteMinor' => 0, 'warrantyDays' => 4000, 'orderMinutes' => 481] as $field => $wrong) {
+        foreach ([
+            'zone' => 'Europe/Nowhere',
+            'currency' => 'euro',
+            'holdingPct' => 0,
+            'benchMinuteMinor' => 0,
+            'warrantyDays' => 4000,
+            'orderMinutes' => 481,
+        ] as $field => $wrong) {
             $this->send('PUT', '/settings', [$field => $wrong] + $now)->assertStatus(422)->assertJsonPath('errors.0.field', $field);
         }
     }
@@ -159,7 +195,9 @@ final class PeopleTest extends BenchTestCase
     {
         $this->getJson('/api/v1/session')->assertJsonPath('isNew', true);
         $first = ['shopName' => 'Quay Street', 'zone' => 'Europe/Lisbon', 'currency' => 'EUR', 'login' => 'Nia', 'name' => 'Nia Farrow'];
-        $this->postJson('/api/v1/shop', $first + ['password' => 'quay street 1'])->assertStatus(422)->assertJsonPath('errors.0.field', 'password');
+        $this->postJson('/api/v1/shop', $first + ['password' => 'quay street 1'])
+            ->assertStatus(422)
+            ->assertJsonPath('errors.0.field', 'password');
         self::assertSame(0, Person::query()->count(), 'nothing is half done');
         $this->postJson('/api/v1/shop', $first + ['password' => self::WORDS])->assertOk()
             ->assertJsonPath('person.isLead', true)

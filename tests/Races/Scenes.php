@@ -38,7 +38,11 @@ final class Scenes
                 ['tag' => $this->machine()->tag, 'kind' => 'repair', 'complaint' => 'it clicks', 'began' => 'crept-in', 'hours' => 1300],
             ],
             // Shop
-            'POST people' => fn () => ['POST', '/people', ['login' => Str::lower(Str::random(8)), 'name' => 'Nia Farrow', 'role' => 'counter']],
+            'POST people' => fn () => [
+                'POST',
+                '/people',
+                ['login' => Str::lower(Str::random(8)), 'name' => 'Nia Farrow', 'role' => 'counter'],
+            ],
             'PUT people/{person}' => fn () => ['PUT', "/people/{$this->somebody()}", ['name' => 'Nia Farrow', 'role' => 'read-only']],
             'POST people/{person}/code' => fn () => ['POST', "/people/{$this->somebody()}/code", []],
             'DELETE people/{person}' => fn () => ['DELETE', "/people/{$this->somebody()}", []],

@@ -14,8 +14,12 @@ use OddBench\Knowledge\Knowledge;
 /** The print that went wrong came from this spool: what it is like is a circumstance of the job. */
 final readonly class NameSpool
 {
-    public function __construct(private SpoolCondition $condition, private Knowledge $knowledge, private JobRecord $record, private Findings $findings)
-    {
+    public function __construct(
+        private SpoolCondition $condition,
+        private Knowledge $knowledge,
+        private JobRecord $record,
+        private Findings $findings,
+    ) {
     }
 
     public function name(Spool $spool, Job $job, Person $by): void
@@ -23,7 +27,10 @@ final readonly class NameSpool
         $this->record->write($job, $by, null, function (Job $job) use ($spool, $by): Said {
             $job->spool_id = $spool->id;
             $said = [];
-            foreach (array_diff_key($this->condition->of($spool)->findings, array_flip($this->findings->known($job))) as $code => $because) {
+            foreach (array_diff_key(
+                $this->condition->of($spool)->findings,
+                array_flip($this->findings->known($job)),
+            ) as $code => $because) {
                 $this->findings->put($job, $code, true, 'seen', "spool {$spool->code}: {$because}", $by);
                 $said[] = $this->knowledge->finding($code)->name." (spool {$spool->code}: {$because})";
             }

@@ -65,8 +65,12 @@ final readonly class StocktakeController
         return $this->query->all();
     }
 
-    public function end(int $stocktake, EndStocktakeRequest $request, PostStocktake $postStocktake, DiscardStocktake $discardStocktake): StocktakesView
-    {
+    public function end(
+        int $stocktake,
+        EndStocktakeRequest $request,
+        PostStocktake $postStocktake,
+        DiscardStocktake $discardStocktake,
+    ): StocktakesView {
         Gate::authorize(Ability::MoveStock);
         $take = Stocktake::query()->with('person')->findOrFail($stocktake);
         $request->boolean('post') ? $postStocktake->post($take, Here::person()) : $discardStocktake->discard($take, Here::person());

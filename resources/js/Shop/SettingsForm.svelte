@@ -17,17 +17,30 @@
   const settings = createQuery(() => ({ queryKey: ['settings'], queryFn: () => told(api.GET('/settings')) }));
   let text = $state<Record<string, string>>({});
   let kept = $state(false);
-  const fields = [
-    'shopName',
-    'zone',
-    'currency',
-    'benchMinuteMinor',
-    'orderMinutes',
-    'holdingPct',
-    'warrantyDays',
-    'warrantyHours',
+  /** Each with what it changes, or what it is unless set. */
+  const figures = [
+    {
+      field: 'benchMinuteMinor',
+      label: 'A minute of hands costs',
+      unit: null,
+      hint: 'weighs looks against parts',
+    },
+    {
+      field: 'orderMinutes',
+      label: 'An order takes',
+      unit: 'min',
+      hint: 'write, watch, unpack; 12 unless set',
+    },
+    {
+      field: 'holdingPct',
+      label: 'A year in a bin costs',
+      unit: '%',
+      hint: 'of a part’s price; 20 unless set',
+    },
+    { field: 'warrantyDays', label: 'A repair is stood for', unit: 'days', hint: '90 unless set' },
+    { field: 'warrantyHours', label: 'or up to', unit: 'h', hint: 'print hours; 500 unless set' },
   ];
-  const left = $derived(work.leftover(...fields));
+  const left = $derived(work.leftover('shopName', 'zone', 'currency', ...figures.map((one) => one.field)));
 
   $effect(() => {
     const it = settings.data;
@@ -96,46 +109,16 @@
           hint="of all prices; nothing is converted"
           error={work.error('currency')}
         />
-        <Field
-          label="A minute of hands costs"
-          bind:value={text['benchMinuteMinor'] as string}
-          numeric
-          unit={me.currency}
-          hint="weighs looks against parts"
-          error={work.error('benchMinuteMinor')}
-        />
-        <Field
-          label="An order takes"
-          bind:value={text['orderMinutes'] as string}
-          numeric
-          unit="min"
-          hint="write, watch, unpack; 12 unless set"
-          error={work.error('orderMinutes')}
-        />
-        <Field
-          label="A year in a bin costs"
-          bind:value={text['holdingPct'] as string}
-          numeric
-          unit="%"
-          hint="of a part’s price; 20 unless set"
-          error={work.error('holdingPct')}
-        />
-        <Field
-          label="A repair is stood for"
-          bind:value={text['warrantyDays'] as string}
-          numeric
-          unit="days"
-          hint="90 unless set"
-          error={work.error('warrantyDays')}
-        />
-        <Field
-          label="or up to"
-          bind:value={text['warrantyHours'] as string}
-          numeric
-          unit="h"
-          hint="print hours; 500 unless set"
-          error={work.error('warrantyHours')}
-        />
+        {#each figures as figure (figure.field)}
+          <Field
+            label={figure.label}
+            bind:value={text[figure.field] as string}
+            numeric
+            unit={figure.unit ?? me.currency}
+            hint={figure.hint}
+            error={work.error(figure.field)}
+          />
+        {/each}
       </div>
       {#if left}<Problem message={left} />{/if}
       <div class="flex items-center gap-3">

@@ -158,11 +158,20 @@ final class MoreExamples
     private static function plucks(): array
     {
         $plucks = [];
-        foreach ([[8000, 16, 45], [11_025, 16, 82.4], [44_100, 16, 110], [22_050, 24, 220], [16_000, 8, 330], [48_000, 16, 60]] as [$rate, $bits, $hz]) {
+        foreach ([
+            [8000, 16, 45],
+            [11_025, 16, 82.4],
+            [44_100, 16, 110],
+            [22_050, 24, 220],
+            [16_000, 8, 330],
+            [48_000, 16, 60],
+        ] as [$rate, $bits, $hz]) {
             $data = '';
             for ($i = 0; $i < $rate; $i++) {
                 $t = $i / $rate;
-                $tone = $t < 0.12 ? 0.0 : exp(-($t - 0.12) / 0.3) * (sin(2 * M_PI * $hz * $t) + 0.4 * sin(4 * M_PI * $hz * $t) + 0.2 * sin(6 * M_PI * $hz * $t)) / 1.7;
+                $tone = $t < 0.12
+                    ? 0.0
+                    : exp(-($t - 0.12) / 0.3) * (sin(2 * M_PI * $hz * $t) + 0.4 * sin(4 * M_PI * $hz * $t) + 0.2 * sin(6 * M_PI * $hz * $t)) / 1.7;
                 $tone += ($hz === 60 ? 0.05 : 0.002) * sin(2 * M_PI * 50 * $t);
                 $data .= match ($bits) {
                     8 => chr((int) round(128 + 120 * $tone)),
@@ -200,7 +209,14 @@ final class MoreExamples
             ],
             'belt-tension' => [['span_mm' => 200, 'frequency_hz' => 80, 'mass_g_per_m' => 8.4]],
             'contact-resistance' => [
-                ['resistance_ohm' => 2.6, 'volts' => 24, 'volts_at_load' => 22.9, 'load_c' => 60, 'element' => 'copper', 'measured_c' => 20],
+                [
+                    'resistance_ohm' => 2.6,
+                    'volts' => 24,
+                    'volts_at_load' => 22.9,
+                    'load_c' => 60,
+                    'element' => 'copper',
+                    'measured_c' => 20,
+                ],
             ],
             'fastener' => [
                 ['length_mm' => 19.6, 'diameter_mm' => 3.9, 'head' => 'countersunk'],

@@ -59,8 +59,17 @@ final class Neighbours
                 'as a text' => 'much',
             ],
             is_bool($value) => ['turned round' => ! $value, 'as a text' => 'yes'],
-            is_string($value) => ['another' => 'zz', 'empty' => '', 'a number' => 3, 'half of it' => substr($value, 0, intdiv(strlen($value), 2))],
-            is_array($value) => ['empty' => [], 'a text' => 'zz', 'one more' => array_is_list($value) ? [...$value, 7] : [...$value, 'zz' => 7]],
+            is_string($value) => [
+                'another' => 'zz',
+                'empty' => '',
+                'a number' => 3,
+                'half of it' => substr($value, 0, intdiv(strlen($value), 2)),
+            ],
+            is_array($value) => [
+                'empty' => [],
+                'a text' => 'zz',
+                'one more' => array_is_list($value) ? [...$value, 7] : [...$value, 'zz' => 7],
+            ],
             default => [],
         };
     }

@@ -127,7 +127,10 @@ final class HoursNowTest extends TestCase
         $within = 0;
         for ($i = 0; $i < 2000; $i++) {
             $perDay = 4 + 12 * $share();
-            $run = static fn (int $days): float => min(24 * $days, max(0, $perDay * $days + 0.5 * $perDay * sqrt(7) * sqrt($days) * $normal()));
+            $run = static fn (int $days): float => min(
+                24 * $days,
+                max(0, $perDay * $days + 0.5 * $perDay * sqrt(7) * sqrt($days) * $normal()),
+            );
             $hours = 1000 * $share();
             $at = 0;
             $counters = [[0, $hours]];
