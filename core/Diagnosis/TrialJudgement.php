@@ -12,8 +12,7 @@ final readonly class TrialJudgement
     /**
      * @param  list<array{trial: int, changed: list<string>}>  $changes  against the trial before
      * @param  list<array{trial: int, message: string}>  $warnings
-     * @param  list<array{trials: array{int, int}, setting: string, from: float|string|null, to: float|string|null, change: float}>
-     *    $singleChanges
+     * @param  list<array{trials: array{int, int}, setting: string, from: float|string|null, to: float|string|null, change: float}>  $singleChanges
      * @param  list<array{setting: string, effect: float, kind: string, low: float|string|null, high: float|string|null, pairs: int, sides: array{int, int}, compared: int}>  $effects  largest first
      * @param  list<array{settings: list<string>, effect: float, same_as: list<list<string>>}>  $interactions  largest first
      * @param  string|null  $matters  the setting that matters most
