@@ -57,12 +57,17 @@ $app = Application::configure(basePath: dirname(__DIR__))
         App\Stock\Console\MeasureScaleCommand::class,
         App\Demo\DemoCommand::class,
         App\Shop\Console\MigrateCommand::class,
+        App\Shop\Console\BackupCommand::class,
         App\Api\Console\PruneCommand::class,
         App\Shop\Console\PersonCommand::class,
         App\Shop\Console\WelcomeCommand::class,
     ])
     ->withSchedule(function (Schedule $schedule): void {
         $schedule->command('odd-bench:prune')->hourly();
+        // a shop's night; what fails, or fell into hours the machine was off, is made up for
+        if (config('odd-bench.real') === true) {
+            $schedule->command('odd-bench:backup --due')->hourlyAt(20)->withoutOverlapping(360)->runInBackground();
+        }
     })
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin only: the page and its API come from the same server.

@@ -11,6 +11,9 @@ return [
     'login_tries' => (int) env('LOGIN_TRIES', 6),
     // A real shop: no demo command works on it and no demo login is shown.
     'real' => (bool) env('REAL_SHOP', false),
+    // A public key of age: backups are encrypted with it. A folder: a copy of each backup goes there.
+    'backup_key' => (string) env('BACKUP_KEY', ''),
+    'backup_to' => (string) env('BACKUP_TO', ''),
     // Where phones and owners reach the page, for the codes on labels; the address somebody uses when nothing is said.
     'public_url' => rtrim((string) env('PUBLIC_URL', ''), '/'),
     // Folders of knowledge files; later ones override earlier ones by code.

@@ -9,6 +9,7 @@ use App\Intake\WorkSpell;
 use App\Repair\Timers\Timer;
 use App\Repair\Timers\TimerView;
 use App\Safety\RedTag;
+use App\Shop\Backups\LastBackup;
 use App\Shop\ShopDay;
 use Illuminate\Database\Eloquent\Collection;
 use OddBench\Intake\Station;
@@ -30,6 +31,7 @@ final readonly class BenchQuery
         private Knowledge $knowledge,
         private ServiceDueQuery $service,
         private DiskRoom $disk,
+        private LastBackup $backup,
         private ShopDay $day,
     ) {
     }
@@ -84,6 +86,7 @@ final readonly class BenchQuery
             ),
             service: $this->service->read(),
             diskLow: $this->disk->isLow() ? $this->disk->words() : null,
+            backup: $this->backup->words(),
         );
     }
 

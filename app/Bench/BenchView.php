@@ -29,6 +29,7 @@ final readonly class BenchView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: TimerView::class))] public array $timers,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ServiceLine::class))] public array $service,
         #[OA\Property(description: 'said when the disk is nearly full')] public ?string $diskLow,
+        #[OA\Property(description: 'said when the last backup that was proved is too old')] public ?string $backup,
     ) {
     }
 }

@@ -23,7 +23,7 @@ final class ShopDay
         return Carbon::now($this->zone())->startOfDay()->utc();
     }
 
-    private function zone(): string
+    public function zone(): string
     {
         return $this->zone ??= Setting::text('zone');
     }

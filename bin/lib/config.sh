@@ -49,6 +49,8 @@ LOG_LEVEL=warning
 PROVER_SPEED=${PROVER_SPEED:-1}
 LOGIN_TRIES=${LOGIN_TRIES:-6}
 REAL_SHOP=${REAL_SHOP:-}
+BACKUP_KEY=$BACKUP_KEY
+BACKUP_TO="$BACKUP_TO"
 RIG_PORTS=${RIG_PORT_1:-8641},${RIG_PORT_2:-8642},${RIG_PORT_3:-8643}
 T
 }
@@ -190,7 +192,7 @@ program() {
   keep root: 600 "$ETC/programs/$1.conf" <<T
 [program:$1]
 command=$6
-directory=$SERVE
+directory=${IN:-$SERVE}
 user=$2
 umask=007
 priority=${PRIORITY:-50}
@@ -233,7 +235,7 @@ T
 }
 
 write_db_program() {
-  PRIORITY=10 program db "$DB_USER" "$(stamp_of "$ETC/postgresql.conf" "$ETC/pg_hba.conf" "$ETC/pg_ident.conf")" INT 60 "$PG_BIN/postgres -D $STATE/pg -c config_file=$ETC/postgresql.conf"
+  PRIORITY=10 IN=/ program db "$DB_USER" "$(stamp_of "$ETC/postgresql.conf" "$ETC/pg_hba.conf" "$ETC/pg_ident.conf")" INT 60 "$PG_BIN/postgres -D $STATE/pg -c config_file=$ETC/postgresql.conf"
 }
 
 write_programs() {

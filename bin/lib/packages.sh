@@ -25,6 +25,8 @@ missing_debian_packages() { # [with the browser]
   [ -x /usr/sbin/nginx ] || missing+=" nginx-light"
   [ -x /usr/lib/postgresql/15/bin/postgres ] || missing+=" postgresql-15"
   [ -x /usr/bin/supervisord ] || missing+=" supervisor"
+  command -v age >/dev/null 2>&1 || missing+=" age"
+  command -v openssl >/dev/null 2>&1 || missing+=" openssl"
   if [ "${1:-}" = browser ]; then
     command -v chromium >/dev/null 2>&1 || missing+=" chromium"
     command -v faketime >/dev/null 2>&1 || missing+=" faketime"

@@ -18,6 +18,8 @@ place() {
   else
     BASE="/var/lib/odd-bench/$key" SERVE="/var/lib/odd-bench/$key/app"
   fi
+  # a real shop runs a copy: an update takes its place when all of it went well
+  if [ "$name" = shop ]; then SERVE="$BASE/shop-app"; fi
   INSTANCE="odd-bench-$key-$name"
   STATE="$BASE/$name"
   ETC="$STATE/etc"
@@ -27,6 +29,7 @@ place() {
     if [ "$(id -u)" -eq 0 ]; then RUN="/var/lib/odd-bench/run-$key-$name"; else RUN="$HOME/.$INSTANCE"; fi
   fi
   read_ports
+  read_settings
   export ODD_BENCH_STATE="$STATE"
 }
 
@@ -82,7 +85,7 @@ make_place() {
     adopt_older_place
   fi
   folder "$WORK_USER:" 2770 "$STATE/storage" "$STATE/storage/framework" "$STATE"/storage/framework/{cache,sessions,views} "$STATE/storage/logs" "$STATE/storage/app" "$STATE/storage/app/runs" "$STATE/cache"
-  folder "$WORK_USER:" 700 "$RUN/work"
+  folder "$WORK_USER:" 700 "$RUN/work" "$STATE/backups"
   folder "$WEB_USER:" 700 "$RUN/web" "$STATE/web-tmp"
   folder "$DB_USER:" 700 "$RUN/db"
 }
@@ -121,23 +124,29 @@ read_ports() {
   done <"$ETC/ports"
 }
 
-# When the service users cannot enter the checkout, they are given a copy of the code.
+# When the service users cannot enter the checkout, and for a real shop, a copy of the code is served. NEXT is the folder this
+# release runs from: beside the one that is served until its tables are brought up to it.
 copy_code() {
   [ "$SERVE" != "$ROOT" ] || return 0
-  local stamp="$BASE/app.stamp"
-  if [ -e "$stamp" ] && [ -z "$(find "$ROOT" -path "$ROOT/var" -prune -o -path "$ROOT/.git" -prune -o -path "$ROOT/node_modules" -prune -o -newer "$stamp" -print -quit)" ]; then
+  rm -rf "$SERVE.new"
+  if [ -d "$SERVE" ] && [ -e "$SERVE.stamp" ] && [ -z "$(find "$ROOT" -path "$ROOT/var" -prune -o -path "$ROOT/.git" -prune -o -path "$ROOT/node_modules" -prune -o -newer "$SERVE.stamp" -print -quit)" ]; then
     return 0
   fi
-  touch "$stamp.new"
-  rm -rf "$SERVE.new"
+  touch "$SERVE.stamp.new"
   mkdir -p "$SERVE.new"
-  tar -C "$ROOT" --exclude=./var --exclude=./.git --exclude=./node_modules -cf - . | tar -C "$SERVE.new" -xf - --no-same-owner
+  tar -C "$ROOT" --exclude=./var --exclude=./.git --exclude=./node_modules --exclude=./tests -cf - . | tar -C "$SERVE.new" -xf - --no-same-owner
   chmod -R u=rwX,go=rX "$SERVE.new"
+}
+
+next_code() { if [ -d "$SERVE.new" ]; then printf '%s' "$SERVE.new"; else printf '%s' "$SERVE"; fi; }
+
+swap_code() {
+  [ -d "$SERVE.new" ] || return 0
   rm -rf "$SERVE.old"
   [ ! -e "$SERVE" ] || mv "$SERVE" "$SERVE.old"
   mv "$SERVE.new" "$SERVE"
   rm -rf "$SERVE.old"
-  mv "$stamp.new" "$stamp"
+  mv "$SERVE.stamp.new" "$SERVE.stamp"
 }
 
 port_number() {

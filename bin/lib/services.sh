@@ -172,7 +172,17 @@ T
 
 site_artisan() {
   [ -e "$STATE/.env" ] || fail "Odd Bench has not been set up here yet." "Start it with bin/odd-bench up."
-  AS_IN="$SERVE" as "$WORK_USER" php artisan "$@"
+  AS_IN="$(next_code)" as "$WORK_USER" php artisan "$@"
+}
+
+# Tables with something in them are changed after a backup of their own. What a release does not know is left alone: it was made
+# by a newer one. All of it is changed or nothing, and until it is, the release that was served goes on.
+tables_up() {
+  (
+    if [ "$(site_artisan odd-bench:migrate --look)" = behind ]; then step "A backup before the tables change" site_artisan odd-bench:backup --kind=update --unproved; fi
+    step "Tables" site_artisan odd-bench:migrate
+  ) || { rm -rf "$SERVE.new"; fail "This release is not taken." "What ran before runs on, with its tables as they were."; }
+  step_if "In its place" swap_code
 }
 
 # Worked out once for all requests, by the user that answers them: it holds what its own .env.web holds.
@@ -202,8 +212,7 @@ services_up() { # default ports
   write_db_program
   step "Supervisor" supervisor_up
   step "Database" database_up
-  # what a release does not know is left alone: it was made by a newer one
-  step "Tables" site_artisan odd-bench:migrate
+  tables_up
   step "Configuration of the page" page_configuration
   write_programs
   step "Services" programs_up

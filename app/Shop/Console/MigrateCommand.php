@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\Schema;
 /** Brings the tables to this release; a database that a newer one has changed is refused, and left as it is. */
 final class MigrateCommand extends Command
 {
-    protected $signature = 'odd-bench:migrate';
+    protected $signature = 'odd-bench:migrate {--look : only say whether tables with something in them are behind}';
 
     protected $description = 'Bring the tables of the database to this release';
 
@@ -19,6 +19,11 @@ final class MigrateCommand extends Command
     {
         $known = array_map(static fn (string $path): string => basename($path, '.php'), glob(database_path('migrations/*.php')) ?: []);
         $done = Schema::hasTable('migrations') ? DB::table('migrations')->pluck('migration')->all() : [];
+        if ($this->option('look')) {
+            $this->line($done !== [] && array_diff($known, $done) !== [] ? 'behind' : 'none');
+
+            return self::SUCCESS;
+        }
         $unknown = array_values(array_diff($done, $known));
         if ($unknown !== []) {
             $this->error('This database was changed by a newer release ('.implode(
@@ -34,7 +39,10 @@ final class MigrateCommand extends Command
             return self::FAILURE;
         }
 
+        // all of it or nothing: a shop stays with the tables its release knows
+        DB::beginTransaction();
         $status = $this->call('migrate', ['--force' => true]);
+        $status === self::SUCCESS ? DB::commit() : DB::rollBack();
 
         return $status === self::SUCCESS ? $this->call('odd-bench:next-steps') : $status;
     }

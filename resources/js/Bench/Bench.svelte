@@ -59,6 +59,11 @@
         ◆ {bench.data.diskLow}
       </p>
     {/if}
+    {#if bench.data?.backup}
+      <p role="status" class="mb-3 border-l-4 border-waiting bg-waiting-wash px-3 py-2 text-waiting">
+        ◆ {bench.data.backup}
+      </p>
+    {/if}
     {#if bench.isError}
       <p role="alert" class="text-out">✕ {bench.error.message}</p>
     {:else if bench.data && lines.length === 0}

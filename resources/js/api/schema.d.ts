@@ -1943,6 +1943,8 @@ export interface components {
             service: components["schemas"]["ServiceLine"][];
             /** @description said when the disk is nearly full */
             diskLow: string | null;
+            /** @description said when the last backup that was proved is too old */
+            backup: string | null;
         };
         /** @description What is counted in a bin. */
         BinSheetView: {
