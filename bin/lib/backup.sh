@@ -56,7 +56,7 @@ command_restore() {
   step "Everything agrees" site_artisan odd-bench:audit
   services_wait
   say "Restored. What was here before stands in $STATE/backups."
-  site_artisan odd-bench:welcome "$(shop_address)"
+  welcome
 }
 
 restore_unpack() {

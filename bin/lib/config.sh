@@ -29,6 +29,7 @@ new_db_password() {
 write_ports() {
   {
     printf 'WEB_PORT=%s\nDB_PORT=%s\n' "$WEB_PORT" "$DB_PORT"
+    [ -z "${TRUST_PORT:-}" ] || printf 'TRUST_PORT=%s\n' "$TRUST_PORT"
     [ -z "${RIG_PORT_1:-}" ] || printf 'RIG_PORT_1=%s\nRIG_PORT_2=%s\nRIG_PORT_3=%s\n' "$RIG_PORT_1" "$RIG_PORT_2" "$RIG_PORT_3"
   } | keep root: 644 "$ETC/ports"
 }
@@ -39,7 +40,7 @@ environment_lines() {
 APP_NAME="Odd Bench"
 APP_ENV=${INSTANCE_ENV:-production}
 APP_DEBUG=false
-APP_URL=http://localhost:$WEB_PORT
+APP_URL=$(shop_address)
 DB_CONNECTION=pgsql
 DB_HOST=127.0.0.1
 DB_PORT=$DB_PORT
@@ -49,6 +50,7 @@ LOG_LEVEL=warning
 PROVER_SPEED=${PROVER_SPEED:-1}
 LOGIN_TRIES=${LOGIN_TRIES:-6}
 REAL_SHOP=${REAL_SHOP:-}
+$([ -z "$LAN" ] || printf 'PUBLIC_URL=%s\nTRUST_URL=%s\nTRUST_PRINT=%s\nSESSION_SECURE_COOKIE=true\n' "$(shop_address)" "$(trust_address)" "$(authority_print)")
 BACKUP_KEY=$BACKUP_KEY
 BACKUP_TO="$BACKUP_TO"
 RIG_PORTS=${RIG_PORT_1:-8641},${RIG_PORT_2:-8642},${RIG_PORT_3:-8643}
@@ -90,20 +92,17 @@ bench root odd_bench_admin
 T
 }
 
-write_fpm() {
-  keep root: 644 "$ETC/php-fpm.conf" <<T
-[global]
-pid = $RUN/web/php-fpm.pid
-error_log = /dev/null
-daemonize = no
-[odd-bench]
-listen = $RUN/web/php.sock
+# Two pools of workers: what takes long cannot take the ones the bench is answered by.
+fpm_pool() { # name, most workers
+  cat <<T
+[$1]
+listen = $RUN/web/$1.sock
 listen.mode = 0600
 pm = dynamic
-pm.max_children = 8
-pm.start_servers = 2
+pm.max_children = $2
+pm.start_servers = $(($2 / 4 + 1))
 pm.min_spare_servers = 1
-pm.max_spare_servers = 4
+pm.max_spare_servers = $(($2 / 2))
 pm.max_requests = 2000
 catch_workers_output = yes
 env[ODD_BENCH_STATE] = $STATE
@@ -117,18 +116,77 @@ php_admin_value[post_max_size] = 32M
 T
 }
 
+write_fpm() {
+  keep root: 644 "$ETC/php-fpm.conf" <<T
+[global]
+pid = $RUN/web/php-fpm.pid
+error_log = /dev/null
+daemonize = no
+$(fpm_pool php 8)
+$(fpm_pool slow 2)
+T
+}
+
 # A refusal of the web server itself, as every other one: what happened, in words.
 problem() { # status, title, detail
   printf '{"type":"about:blank","title":"%s","status":%s,"detail":"%s","errors":[]}' "$2" "$1" "$3"
 }
 
+# What stands on every answer, whoever gives it; a location that adds one of its own has to add these again.
+write_headers() {
+  keep root: 644 "$ETC/headers.conf" <<T
+add_header X-Content-Type-Options nosniff always;
+add_header Referrer-Policy same-origin always;
+add_header Permissions-Policy "camera=(self), microphone=(self), geolocation=(), payment=()" always;
+add_header Cross-Origin-Opener-Policy same-origin always;
+add_header Content-Security-Policy "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; form-action 'self'; frame-ancestors 'self'; base-uri 'none'" always;
+${LAN:+add_header Strict-Transport-Security "max-age=31536000" always;}
+T
+}
+
+nginx_known_hosts() { host_names | sort -u | sed 's/.*/    "&" 1;/'; }
+
+nginx_listen() {
+  if [ -n "$LAN" ]; then
+    cat <<T
+    listen 0.0.0.0:$WEB_PORT ssl http2;
+    ssl_certificate $ETC/tls/site.crt;
+    ssl_certificate_key $ETC/tls/site.key;
+    ssl_protocols TLSv1.2 TLSv1.3;
+    ssl_session_cache shared:tls:2m;
+    # somebody who typed http:// on this port
+    error_page 497 =301 https://\$host:$WEB_PORT\$request_uri;
+T
+  else
+    printf '    listen 127.0.0.1:%s;\n' "$WEB_PORT"
+  fi
+}
+
+nginx_trust_server() {
+  [ -n "$LAN" ] || return 0
+  cat <<T
+  # by HTTP there is the certificate, and the way to HTTPS
+  server {
+    listen 0.0.0.0:$TRUST_PORT;
+    root $ETC/tls/public;
+    include $ETC/headers.conf;
+    if (\$known_host = 0) { return 421; }
+    location = / { try_files /index.html =404; }
+    location = /shop-authority.crt { types { } default_type application/x-x509-ca-cert; }
+    location / { return 301 https://\$host:$WEB_PORT\$request_uri; }
+  }
+T
+}
+
 write_nginx() {
+  write_headers
   keep root: 644 "$ETC/nginx.conf" <<T
 worker_processes 2;
 daemon off;
 pid $RUN/web/nginx.pid;
 error_log stderr warn;
-events { worker_connections 512; }
+worker_rlimit_nofile 4096;
+events { worker_connections 1024; }
 http {
   include /etc/nginx/mime.types;
   default_type application/octet-stream;
@@ -143,35 +201,70 @@ http {
   uwsgi_temp_path $STATE/web-tmp/uwsgi;
   scgi_temp_path $STATE/web-tmp/scgi;
   client_max_body_size 32m;
+  # who says half a sentence and stays is shown the door
+  client_header_timeout 10s;
+  client_body_timeout 15s;
+  send_timeout 30s;
+  keepalive_timeout 65s;
+  reset_timedout_connection on;
+  limit_conn_zone \$binary_remote_addr zone=callers:1m;
+  limit_conn callers ${MOST_CONNECTIONS:-100};
+  limit_conn_status 429;
   limit_req_zone \$binary_remote_addr zone=owners:1m rate=60r/m;
+  # what takes long has workers of its own, so that the bench answers while they work
+  map \$uri \$pool {
+    default php;
+    ~^/api/v1/(instruments/|jobs/[0-9]+/(instruments|photographs)|stock-files|machines/table|families/|parts/[^/]+/(recipe/file|photograph)) slow;
+    ~^/files/.*\.(pdf|csv|gcode)\$ slow;
+    ~^/o/.*\.pdf\$ slow;
+  }
+  # only by the names of this machine: somebody else's name that was made to point here is none
+  map \$host \$known_host {
+    default 0;
+$(nginx_known_hosts)
+  }
+$(nginx_trust_server)
   server {
-    listen 127.0.0.1:$WEB_PORT;
+$(nginx_listen)
     root $SERVE/public;
     index index.php;
-    add_header X-Content-Type-Options nosniff always;
-    add_header Referrer-Policy same-origin always;
-    add_header Content-Security-Policy "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'self'; base-uri 'none'" always;
+    include $ETC/headers.conf;
     error_page 413 @large;
+    error_page 421 @elsewhere;
+    error_page 429 @often;
     error_page 502 504 =503 @away;
+    if (\$known_host = 0) { return 421; }
     location @large {
       default_type application/problem+json;
       return 413 '$(problem 413 "Content Too Large" "The file is over 32 MB, which is the most that is taken. Send a smaller one, or use bin/odd-bench compute, which takes any.")';
     }
+    location @elsewhere {
+      default_type application/problem+json;
+      return 421 '$(problem 421 "Misdirected Request" "The shop is not at this name. Use the address bin/odd-bench up has said.")';
+    }
+    location @often {
+      default_type application/problem+json;
+      include $ETC/headers.conf;
+      add_header Retry-After 10 always;
+      return 429 '$(problem 429 "Too Many Requests" "Too much at once from this address. Wait a moment, then try again.")';
+    }
     location @away {
       default_type application/problem+json;
+      include $ETC/headers.conf;
       add_header Retry-After 2 always;
       return 503 '$(problem 503 "Service Unavailable" "The server behind the page does not answer just now.")';
     }
-    location /build/assets/ { expires 1y; add_header Cache-Control "public, immutable"; }
+    location /build/assets/ { expires 1y; include $ETC/headers.conf; add_header Cache-Control "public, immutable"; }
     # what is hot: given out without anything else being up
-    location = /heat.json { alias $STATE/storage/app/runs/heat.json; add_header Cache-Control no-store; }
+    location = /heat.json { alias $STATE/storage/app/runs/heat.json; include $ETC/headers.conf; add_header Cache-Control no-store; }
     # the page behind a label needs no login, so nobody goes through its keys
     location /o/ { limit_req zone=owners burst=30 nodelay; limit_req_status 429; try_files \$uri /index.php\$is_args\$args; }
     location / { try_files \$uri /index.php\$is_args\$args; }
     location = /index.php {
       include /etc/nginx/fastcgi_params;
       fastcgi_param SCRIPT_FILENAME \$document_root/index.php;
-      fastcgi_pass unix:$RUN/web/php.sock;
+      fastcgi_read_timeout 120s;
+      fastcgi_pass unix:$RUN/web/\$pool.sock;
     }
     location ~ \.php$ { return 404; }
     location ~ /\. { return 404; }
@@ -244,7 +337,7 @@ write_programs() {
   # opcache looks at the files again every two seconds, so that an update of the checkout is noticed
   opcache="-d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=20000 -d opcache.revalidate_freq=2 -d display_errors=0"
   PRIORITY=20 program php "$WEB_USER" "$(stamp_of "$ETC/php-fpm.conf") $env" QUIT 15 "$SERVE/bin/lib/launch.sh $RUN/web/php.group /usr/sbin/php-fpm8.2 -F -O -y $ETC/php-fpm.conf $opcache"
-  PRIORITY=30 program nginx "$WEB_USER" "$(stamp_of "$ETC/nginx.conf")" QUIT 10 "$SERVE/bin/lib/launch.sh $RUN/web/nginx.group /usr/sbin/nginx -p $STATE -c $ETC/nginx.conf -e stderr"
+  PRIORITY=30 program nginx "$WEB_USER" "$(stamp_of "$ETC/nginx.conf" "$ETC/headers.conf" $([ -z "$LAN" ] || printf '%s' "$ETC/tls/site.crt"))" QUIT 10 "$SERVE/bin/lib/launch.sh $RUN/web/nginx.group /usr/sbin/nginx -p $STATE -c $ETC/nginx.conf -e stderr"
   program worker "$WORK_USER" "$code $env" TERM 60 "php artisan queue:work --sleep=1 --tries=3 --max-time=1800 --quiet"
   # it switches heaters off when it is asked to go, and is given the time for it
   program prover "$WORK_USER" "$code $env" TERM 20 "php artisan odd-bench:prover --for=3600 --quiet"

@@ -118,7 +118,7 @@ read_ports() {
   local name value
   [ -f "$ETC/ports" ] || return 0
   while IFS='=' read -r name value; do
-    case "$name" in WEB_PORT | DB_PORT | RIG_PORT_1 | RIG_PORT_2 | RIG_PORT_3) ;; *) continue ;; esac
+    case "$name" in WEB_PORT | DB_PORT | TRUST_PORT | RIG_PORT_1 | RIG_PORT_2 | RIG_PORT_3) ;; *) continue ;; esac
     case "$value" in '' | *[!0-9]* | ??????*) continue ;; esac
     printf -v "$name" '%s' "$value"
   done <"$ETC/ports"

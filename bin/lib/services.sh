@@ -31,6 +31,7 @@ choose_ports() { # default web port, default database port
     printf -v "$name" '%s' "$other"
     other=$((other + 1))
   done
+  if [ -n "$LAN" ] && { [ -z "${TRUST_PORT:-}" ] || { port_taken "$TRUST_PORT" && ! runs nginx; }; }; then TRUST_PORT="$(free_port $((WEB_PORT + 1)))"; fi
   write_ports
 }
 
@@ -201,6 +202,7 @@ services_up() { # default ports
   if ours_left; then step "What was left running" end_what_is_left; fi
   choose_ports "$1" "$2"
   make_secrets
+  if [ -n "$LAN" ]; then step "Certificate" certificate_up; fi
   write_environment
   write_postgres
   write_fpm
@@ -299,7 +301,7 @@ services_wait() {
   fail "The site does not answer on port $WEB_PORT." "bin/odd-bench logs says why."
 }
 
-health() { php -r '$c = stream_context_create(["http" => ["timeout" => 3]]); $r = @file_get_contents($argv[1], false, $c); if ($r === false) exit(1); echo $r;' "http://127.0.0.1:$WEB_PORT/health"; }
+health() { php -r '$c = stream_context_create(["http" => ["timeout" => 3], "ssl" => ["cafile" => $argv[2]]]); $r = @file_get_contents($argv[1], false, $c); if ($r === false) exit(1); echo $r;' "$(own_address)/health" "$ETC/tls/authority.crt"; }
 
 services_down() {
   if [ -d /run/systemd/system ] && [ -e "/etc/systemd/system/$INSTANCE.service" ]; then
@@ -328,7 +330,10 @@ services_status() {
   say "run by    $WORK_USER$([ "$WEB_USER" = "$WORK_USER" ] || printf ', the page by %s, the database by %s' "$WEB_USER" "$DB_USER")"
   say "data      $STATE"
   [ ! -e "$ETC/programs/rig-1.conf" ] || say "printers  simulated, on ports $RIG_PORT_1, $RIG_PORT_2 and $RIG_PORT_3"
-  if health >/dev/null 2>&1; then say "site      answers at http://localhost:$WEB_PORT"; else say "site      does not answer at http://localhost:$WEB_PORT"; return 1; fi
+  [ -z "$LAN" ] || say "tablets   get the certificate at $(trust_address), print $(authority_print)"
+  [ -z "$BACKUP_KEY" ] || say "backups   encrypted for $BACKUP_KEY"
+  [ -z "$BACKUP_TO" ] || say "backups   copied to $BACKUP_TO"
+  if health >/dev/null 2>&1; then say "site      answers at $(shop_address)"; else say "site      does not answer at $(shop_address)"; return 1; fi
 }
 
 services_logs() {

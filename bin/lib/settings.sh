@@ -24,10 +24,22 @@ is_age_key() { [[ "$1" =~ ^age1[0-9a-z]{50,70}$ ]]; }
 
 is_folder_name() { [[ "$1" =~ ^/[A-Za-z0-9._/\ -]+$ ]]; }
 
-# setting NAME VALUE CHECK MESSAGE EXAMPLE: what was said to `up`, or “none” to take it back
-setting() {
-  local value="$2"
-  [ "$value" != none ] || value=""
-  if [ -n "$value" ] && ! "$3" "$value"; then fail "$4" "$5"; fi
-  printf -v "$1" '%s' "$value"
+# take_settings NAME=VALUE...: what was said to `up`, or “none” to take it back; from then on it holds.
+take_settings() {
+  local said name value
+  [ $# -gt 0 ] || return 0
+  for said in "$@"; do
+    name="${said%%=*}" value="${said#*=}"
+    [ "$value" != none ] || value=""
+    if [ -n "$value" ]; then
+      case "$name" in
+        HOST) is_host "$value" || fail "--host takes the name of a machine, not “$value”." "Small letters, figures, dots: --host bench.local" ;;
+        BACKUP_KEY) is_age_key "$value" || fail "--backup-key takes a public key of age, not “$value”." "age-keygen -o key.txt makes a pair and shows the public one, age1…; keep key.txt somewhere else: without it no backup opens." ;;
+        BACKUP_TO) is_folder_name "$value" || fail "--backup-to takes the full name of a folder, not “$value”." "--backup-to /mnt/backups; $WORK_USER must be able to write there." ;;
+      esac
+    fi
+    printf -v "$name" '%s' "$value"
+  done
+  make_place
+  keep_settings
 }
