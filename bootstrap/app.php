@@ -73,6 +73,11 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // One origin only: the page and its API come from the same server.
         $middleware->remove(HandleCors::class);
         $middleware->web(replace: [Illuminate\Session\Middleware\StartSession::class => App\Shop\StartSession::class]);
+        $middleware->web(append: [App\Shop\Security\NoteSecurity::class, App\Shop\Tablets\KeepSitting::class, App\Api\SameOrigin::class]);
+        // before anybody is asked who they are
+        foreach ([App\Shop\Security\NoteSecurity::class, App\Shop\Tablets\KeepSitting::class] as $first) {
+            $middleware->prependToPriorityList(Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests::class, $first);
+        }
         $middleware->trimStrings(except: ['password']);
         $middleware->redirectGuestsTo(fn (Request $request): ?string => $request->is('api/*') ? null : '/');
     })

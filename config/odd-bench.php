@@ -9,6 +9,7 @@ return [
     'rig_ports' => array_map(intval(...), explode(',', (string) env('RIG_PORTS', '8641,8642,8643'))),
     // How often somebody may try to log in within a minute; more only where tests log in again and again.
     'login_tries' => (int) env('LOGIN_TRIES', 6),
+    'requests_a_minute' => (int) env('REQUESTS_A_MINUTE', 900),
     // A real shop: no demo command works on it and no demo login is shown.
     'real' => (bool) env('REAL_SHOP', false),
     // A public key of age: backups are encrypted with it. A folder: a copy of each backup goes there.
@@ -16,6 +17,9 @@ return [
     'backup_to' => (string) env('BACKUP_TO', ''),
     // Where phones and owners reach the page, for the codes on labels; the address somebody uses when nothing is said.
     'public_url' => rtrim((string) env('PUBLIC_URL', ''), '/'),
+    // Where a tablet gets the certificate of the shop's own authority, and its print; empty where the page is on this machine alone.
+    'trust_address' => (string) env('TRUST_URL', ''),
+    'trust_print' => (string) env('TRUST_PRINT', ''),
     // Folders of knowledge files; later ones override earlier ones by code.
     'knowledge' => array_values(array_filter([base_path('knowledge'), env('SHOP_KNOWLEDGE')])),
 ];

@@ -27,6 +27,7 @@ use App\Repair\Tray\TrayController;
 use App\Safety\SafetyController;
 use App\Scan\ScanController;
 use App\Shop\PeopleController;
+use App\Shop\Security\SecurityController;
 use App\Shop\SessionController;
 use App\Shop\SettingsController;
 use App\Stock\Orders\OrderController;
@@ -38,14 +39,18 @@ use App\Stock\Tables\StockFileController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('session', [SessionController::class, 'show']);
-Route::post('session', [SessionController::class, 'store'])->middleware('throttle:login');
+Route::post('session', [SessionController::class, 'store']);
 Route::delete('session', [SessionController::class, 'destroy']);
-Route::post('shop', [SessionController::class, 'open'])->middleware('throttle:login');
-Route::post('session/code', [SessionController::class, 'code'])->middleware('throttle:login');
+Route::post('session/pin', [SessionController::class, 'takeOver']);
+Route::post('session/lock', [SessionController::class, 'lock']);
+Route::post('shop', [SessionController::class, 'open'])->middleware('throttle:20,1');
+Route::post('session/code', [SessionController::class, 'code']);
 
-Route::middleware(['auth', 'cache.headers:private;etag'])->group(function (): void {
+Route::middleware(['auth', 'throttle:person', 'cache.headers:private;no_store;etag'])->group(function (): void {
     Route::get('bench', [BenchController::class, 'show']);
-    Route::put('session/password', [SessionController::class, 'password'])->middleware('throttle:login');
+    Route::put('session/password', [SessionController::class, 'password']);
+    Route::put('session/pin', [SessionController::class, 'pin']);
+    Route::get('security', [SecurityController::class, 'index']);
     Route::get('settings', [SettingsController::class, 'show']);
     Route::put('settings', [SettingsController::class, 'update']);
     Route::get('people', [PeopleController::class, 'index']);

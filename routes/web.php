@@ -8,6 +8,7 @@ use App\Machines\MachineTableController;
 use App\Machines\PaperController;
 use App\Proof\PrintController;
 use App\Release\SheetController;
+use App\Shop\Security\NoteSecurity;
 use App\Stock\Orders\OrderController;
 use App\Stock\Parts\PartController;
 use App\Stock\Tables\StockFileController;
@@ -38,7 +39,7 @@ Route::middleware('auth')->prefix('files')->group(function (): void {
 });
 
 // The page behind the code on a machine’s label: no login, and only what its owner may see.
-Route::withoutMiddleware('web')->prefix('o')->group(function (): void {
+Route::withoutMiddleware('web')->middleware(NoteSecurity::class)->prefix('o')->group(function (): void {
     Route::get('{key}', [SheetController::class, 'page'])->where('key', '[0-9a-fA-F]{20}');
     Route::get('{key}/sheet.pdf', [SheetController::class, 'pdf'])->where('key', '[0-9a-fA-F]{20}');
 });

@@ -182,7 +182,7 @@ final readonly class ReadJob implements ShowJob
             $to->words(),
             $to->runsAgain(),
             $to === Destination::Unmended && $gate->redTag,
-            $gate->reasonsAgainst($to, true),
+            $gate->reasonsAgainst($to, true, true),
             $to->runsAgain() ? Setting::whole('warranty_days') : null,
             $to->runsAgain() && $job->machine->hours !== null ? Setting::whole('warranty_hours') : null,
             $to === Destination::Sale ? $condition?->grade->value : null,

@@ -11,22 +11,22 @@ use App\Proof\Run\CountRun;
 use App\Proof\Run\ProofRun;
 use App\Shop\Ability;
 use App\Shop\Here;
+use App\Shop\Tablets\Signer;
 use Illuminate\Support\Facades\Gate;
 
 final readonly class ProofController
 {
-    public function __construct(private ShowJob $show)
+    public function __construct(private ShowJob $show, private Signer $signer)
     {
     }
 
     public function waive(int $job, WaiveProofRequest $request, RecordProof $record): JobView
     {
-        Gate::authorize(Ability::Countersign);
         $record->waive(
             Job::query()->findOrFail($job),
             $request->string('proof')->toString(),
             $request->string('because')->trim()->toString(),
-            Here::person(),
+            $this->signer->signs(Ability::Countersign, $request),
         );
 
         return $this->show->of($job);

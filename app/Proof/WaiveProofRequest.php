@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Proof;
 
 use App\Api\Form;
+use App\Shop\Tablets\Signer;
 
 final class WaiveProofRequest extends Form
 {
@@ -14,6 +15,7 @@ final class WaiveProofRequest extends Form
         return [
             'proof' => ['required', 'string', 'max:60'],
             'because' => ['required', 'string', 'max:500'],
+            ...Signer::RULES,
         ];
     }
 

@@ -8,25 +8,23 @@ use App\Intake\Job;
 use App\Intake\JobView;
 use App\Intake\ShowJob;
 use App\Shop\Ability;
-use App\Shop\Here;
-use Illuminate\Support\Facades\Gate;
+use App\Shop\Tablets\Signer;
 use OddBench\Release\Destination;
 
 final readonly class ReleaseController
 {
-    public function __construct(private ShowJob $show)
+    public function __construct(private ShowJob $show, private Signer $signer)
     {
     }
 
     public function send(int $job, SendOutRequest $request, SendOut $send): JobView
     {
-        Gate::authorize(Ability::SendOut);
         $send->send(
             Job::query()->findOrFail($job),
             Destination::from($request->string('to')->toString()),
             $request->terms(),
             $request->integer('version'),
-            Here::person(),
+            $this->signer->signs(Ability::SendOut, $request),
         );
 
         return $this->show->of($job);

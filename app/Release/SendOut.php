@@ -15,6 +15,7 @@ use App\Intake\Said;
 use App\Machines\Machine;
 use App\Proof\Run\KeepRises;
 use App\Shop\Person;
+use App\Shop\Role;
 use App\Shop\ShopDay;
 use App\Stock\Kits\Promises;
 use OddBench\Intake\Station;
@@ -42,7 +43,7 @@ final readonly class SendOut
     {
         return $this->record->write($job, $by, $version, function (Job $job) use ($to, $terms, $by): Said {
             $state = JobState::of($job);
-            $reasons = $this->gate->of($state)->reasonsAgainst($to, $terms->danger !== null && mb_strlen($terms->danger) >= 10);
+            $reasons = $this->gate->of($state)->reasonsAgainst($to, $terms->danger !== null && mb_strlen($terms->danger) >= 10, $by->role === Role::Lead);
             if (! in_array($to, Destination::forMachineHeldAs($job->machine->held_as), true)) {
                 $reasons = ["“{$to->words()}” does not fit: this machine is ".match ($job->machine->held_as) {
                     'owner' => 'an owner’s', 'farm' => 'our farm’s', default => 'bought for resale'

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Release;
 
 use App\Api\Form;
+use App\Shop\Tablets\Signer;
 use Illuminate\Validation\Rule;
 use OddBench\Release\Destination;
 use OddBench\Release\Grade;
@@ -25,6 +26,7 @@ final class SendOutRequest extends Form
             'grade' => ['nullable', 'string', Rule::enum(Grade::class)],
             'gradeBecause' => ['nullable', 'string', 'max:300'],
             'version' => ['required', 'integer'],
+            ...Signer::RULES,
         ];
     }
 

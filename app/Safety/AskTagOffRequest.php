@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Safety;
 
 use App\Api\Form;
+use App\Shop\Tablets\Signer;
 
 final class AskTagOffRequest extends Form
 {
@@ -14,6 +15,7 @@ final class AskTagOffRequest extends Form
         return [
             'cause' => ['required', 'string', 'max:500'],
             'measurement' => ['required', 'string', 'max:200'],
+            ...Signer::RULES,
         ];
     }
 }

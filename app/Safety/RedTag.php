@@ -22,6 +22,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $cause
  * @property string|null $measurement
  * @property int|null $off_asked_by
+ * @property int|null $countersigned_by
  * @property Carbon|null $off_asked_at
  * @property Carbon|null $off_at
  * @property-read Person $putOnBy

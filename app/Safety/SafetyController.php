@@ -9,11 +9,13 @@ use App\Intake\JobView;
 use App\Intake\ShowJob;
 use App\Shop\Ability;
 use App\Shop\Here;
+use App\Shop\Tablets\Signer;
+use App\Shop\Tablets\SignRequest;
 use Illuminate\Support\Facades\Gate;
 
 final readonly class SafetyController
 {
-    public function __construct(private ShowJob $show)
+    public function __construct(private ShowJob $show, private Signer $signer)
     {
     }
 
@@ -35,33 +37,30 @@ final readonly class SafetyController
 
     public function askOff(int $job, AskTagOffRequest $request, TakeOffRedTag $redTag): JobView
     {
-        Gate::authorize(Ability::Work);
         $redTag->ask(
             Job::query()->findOrFail($job),
             $request->string('cause')->toString(),
             $request->string('measurement')->toString(),
-            Here::person(),
+            $this->signer->signs(Ability::Work, $request),
         );
 
         return $this->show->of($job);
     }
 
-    public function countersign(int $job, TakeOffRedTag $redTag): JobView
+    public function countersign(int $job, SignRequest $request, TakeOffRedTag $redTag): JobView
     {
-        Gate::authorize(Ability::Countersign);
-        $redTag->countersign(Job::query()->findOrFail($job), Here::person());
+        $redTag->countersign(Job::query()->findOrFail($job), $this->signer->signs(Ability::Countersign, $request));
 
         return $this->show->of($job);
     }
 
     public function signTest(int $job, SignTestRequest $request, TakeOffRedTag $redTag): JobView
     {
-        Gate::authorize(Ability::Countersign);
         $redTag->signTest(
             Job::query()->findOrFail($job),
             $request->string('check')->toString(),
             $request->string('besideTheSwitch')->toString(),
-            Here::person(),
+            $this->signer->signs(Ability::Countersign, $request),
         );
 
         return $this->show->of($job);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Safety;
 
 use App\Api\Form;
+use App\Shop\Tablets\Signer;
 
 final class SignTestRequest extends Form
 {
@@ -14,6 +15,7 @@ final class SignTestRequest extends Form
         return [
             'check' => ['required', 'string', 'max:60'],
             'besideTheSwitch' => ['required', 'string', 'max:120'],
+            ...Signer::RULES,
         ];
     }
 }

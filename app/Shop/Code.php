@@ -41,7 +41,7 @@ final class Code
     }
 
     /** A hash nothing fits, as costly to look at as any. */
-    private static function nobodys(): string
+    public static function nobodys(): string
     {
         static $hash = null;
 

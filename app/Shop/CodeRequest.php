@@ -14,6 +14,7 @@ final class CodeRequest extends Form
         return [
             'login' => ['required', 'string', 'max:60'],
             'code' => ['required', 'string', 'max:40'],
+            'shared' => ['nullable', 'boolean'],
             'password' => ['required', 'string', 'max:1000'],
         ];
     }

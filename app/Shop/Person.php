@@ -17,6 +17,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $left_at
  * @property string|null $code hash of the code a password is set with
  * @property Carbon|null $code_until
+ * @property string|null $pin hash of six digits
  * @property Carbon|null $mains_until may work on mains up to this day
  * @property string|null $mains_by
  */
@@ -26,7 +27,7 @@ final class Person extends User
 
     protected $guarded = [];
 
-    protected $hidden = ['password', 'code'];
+    protected $hidden = ['password', 'code', 'pin'];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -17,6 +17,7 @@ final readonly class PersonView extends View
         #[OA\Property] public bool $worksAtTheBench,
         #[OA\Property] public bool $meetsOwners,
         #[OA\Property] public bool $isLead,
+        #[OA\Property] public bool $hasPin,
     ) {
     }
 
@@ -29,6 +30,7 @@ final readonly class PersonView extends View
             $person->role->worksAtTheBench(),
             $person->role->meetsOwners(),
             $person->role === Role::Lead,
+            $person->pin !== null,
         );
     }
 }

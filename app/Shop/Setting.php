@@ -19,6 +19,12 @@ final class Setting
         'warranty_hours' => 500,
         // what it costs to write, watch and unpack an order, in minutes of hands
         'order_minutes' => 12,
+        // a tablet others use too forgets who was there after so many minutes of rest
+        'idle_minutes' => 30,
+        // what comes first where both ways are open
+        'school' => 'measure-first',
+        // a part is there in at least so many of a hundred times it is wanted; where its class asks for more, that holds
+        'service_pct' => 80,
         // a part in a bin costs a fifth of its price a year: money, room, what goes out of use (from memory)
         'holding_pct' => 20,
     ];
@@ -40,7 +46,7 @@ final class Setting
         return self::whole('bench_minute_minor');
     }
 
-    /** @param  'bench_minute_minor'|'warranty_days'|'warranty_hours'|'order_minutes'|'holding_pct'  $key */
+    /** @param  'bench_minute_minor'|'warranty_days'|'warranty_hours'|'order_minutes'|'holding_pct'|'idle_minutes'|'service_pct'  $key */
     public static function whole(string $key): int
     {
         $value = self::get($key);

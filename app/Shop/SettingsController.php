@@ -16,6 +16,9 @@ final class SettingsController
         'benchMinuteMinor' => 'bench_minute_minor',
         'orderMinutes' => 'order_minutes',
         'holdingPct' => 'holding_pct',
+        'servicePct' => 'service_pct',
+        'school' => 'school',
+        'idleMinutes' => 'idle_minutes',
         'warrantyDays' => 'warranty_days',
         'warrantyHours' => 'warranty_hours',
     ];
@@ -32,7 +35,7 @@ final class SettingsController
         Gate::authorize(Ability::RunShop);
         DB::transaction(static function () use ($request): void {
             foreach (self::KEYS as $field => $key) {
-                $text = in_array($field, ['shopName', 'zone', 'currency'], true);
+                $text = in_array($field, ['shopName', 'zone', 'currency', 'school'], true);
                 Setting::put($key, $text ? $request->string($field)->trim()->toString() : $request->integer($field));
             }
         });

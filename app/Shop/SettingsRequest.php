@@ -18,6 +18,9 @@ final class SettingsRequest extends Form
             'benchMinuteMinor' => ['required', 'integer', 'between:1,100000'],
             'orderMinutes' => ['required', 'integer', 'between:0,480'],
             'holdingPct' => ['required', 'integer', 'between:1,100'],
+            'servicePct' => ['required', 'integer', 'between:50,99'],
+            'school' => ['required', 'string', 'in:measure-first,swap-first'],
+            'idleMinutes' => ['required', 'integer', 'between:1,480'],
             'warrantyDays' => ['required', 'integer', 'between:1,3650'],
             'warrantyHours' => ['required', 'integer', 'between:1,20000'],
         ];
@@ -33,6 +36,9 @@ final class SettingsRequest extends Form
             'benchMinuteMinor.between' => 'A minute of hands costs 0.01 to 1,000.',
             'orderMinutes.between' => 'An order takes 0 to 480 minutes of hands.',
             'holdingPct.between' => 'A part in a bin costs 1 to 100 % of its price a year.',
+            'servicePct.between' => 'A part is there in 50 to 99 of 100 times it is wanted.',
+            'school.in' => 'Measure first or swap first.',
+            'idleMinutes.between' => 'A shared tablet locks after 1 to 480 minutes of rest.',
             'warrantyDays.between' => 'A repair is stood for 1 to 3,650 days.',
             'warrantyHours.between' => 'A repair is stood for 1 to 20,000 print hours.',
         ];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Shop;
 
 use App\Api\View;
+use Illuminate\Support\Facades\Config;
 use OpenApi\Attributes as OA;
 
 /** What the shop has set. */
@@ -19,6 +20,11 @@ final readonly class SettingsView extends View
         #[OA\Property(description: 'what a minute of hands costs, in minor units')] public int $benchMinuteMinor,
         #[OA\Property(description: 'minutes of hands it takes to write, watch and unpack an order')] public int $orderMinutes,
         #[OA\Property(description: 'what a part in a bin costs a year, per cent of its price')] public int $holdingPct,
+        #[OA\Property(description: 'a part is there in at least so many of a hundred times')] public int $servicePct,
+        #[OA\Property(enum: ['measure-first', 'swap-first'])] public string $school,
+        #[OA\Property(description: 'where a tablet gets the shop’s certificate; null where the page is on this machine alone')] public ?string $trustAddress,
+        #[OA\Property(description: 'its print, to compare')] public ?string $trustPrint,
+        #[OA\Property(description: 'minutes of rest after which a shared tablet forgets who was there')] public int $idleMinutes,
         #[OA\Property(description: 'how long a repair is stood for')] public int $warrantyDays,
         #[OA\Property] public int $warrantyHours,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $zones,
@@ -34,6 +40,11 @@ final readonly class SettingsView extends View
             Setting::benchMinuteMinor(),
             Setting::whole('order_minutes'),
             Setting::whole('holding_pct'),
+            Setting::whole('service_pct'),
+            Setting::text('school'),
+            Config::string('odd-bench.trust_address') ?: null,
+            Config::string('odd-bench.trust_print') ?: null,
+            Setting::whole('idle_minutes'),
             Setting::whole('warranty_days'),
             Setting::whole('warranty_hours'),
             timezone_identifiers_list(),

@@ -81,9 +81,9 @@ final class ShopServiceProvider extends ServiceProvider
         ));
         Model::preventLazyLoading(! app()->isProduction());
         Model::preventSilentlyDiscardingAttributes();
-        RateLimiter::for('login', fn (Request $request): array => [
-            Limit::perMinute((int) config('odd-bench.login_tries'))->by('login:'.mb_strtolower((string) json_encode($request->input('login'))).'|'.$request->ip()),
-            Limit::perMinute(30)->by('login-from:'.$request->ip()),
-        ]);
+        // more than hands can do, less than a script needs to keep everybody else waiting
+        RateLimiter::for('person', fn (Request $request): Limit => Limit::perMinute(Config::integer('odd-bench.requests_a_minute'))->by(
+            'person:'.Here::person()->id,
+        ));
     }
 }

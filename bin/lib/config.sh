@@ -218,6 +218,10 @@ http {
     ~^/files/.*\.(pdf|csv|gcode)\$ slow;
     ~^/o/.*\.pdf\$ slow;
   }
+  map \$http_host \$asked_port {
+    default "";
+    ~^[^:]*:([0-9]+)\$ :\$1;
+  }
   # only by the names of this machine: somebody else's name that was made to point here is none
   map \$host \$known_host {
     default 0;
@@ -262,6 +266,8 @@ $(nginx_listen)
     location / { try_files \$uri /index.php\$is_args\$args; }
     location = /index.php {
       include /etc/nginx/fastcgi_params;
+      # the name somebody asked for, with its port; never one that was not looked at above
+      fastcgi_param HTTP_HOST \$host\$asked_port;
       fastcgi_param SCRIPT_FILENAME \$document_root/index.php;
       fastcgi_read_timeout 120s;
       fastcgi_pass unix:$RUN/web/\$pool.sock;

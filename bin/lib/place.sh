@@ -84,7 +84,7 @@ make_place() {
     folder "$(id -un)" 700 "$STATE" "$ETC" "$ETC/programs" "$RUN" "$STATE/log"
     adopt_older_place
   fi
-  folder "$WORK_USER:" 2770 "$STATE/storage" "$STATE/storage/framework" "$STATE"/storage/framework/{cache,sessions,views} "$STATE/storage/logs" "$STATE/storage/app" "$STATE/storage/app/runs" "$STATE/cache"
+  folder "$WORK_USER:" 2770 "$STATE/storage" "$STATE/storage/framework" "$STATE"/storage/framework/{cache,sessions,views,tries} "$STATE/storage/logs" "$STATE/storage/app" "$STATE/storage/app/runs" "$STATE/cache"
   folder "$WORK_USER:" 700 "$RUN/work" "$STATE/backups"
   folder "$WEB_USER:" 700 "$RUN/web" "$STATE/web-tmp"
   folder "$DB_USER:" 700 "$RUN/db"

@@ -25,14 +25,16 @@ final readonly class Gate
 
     /**
      * @param  bool  $dangerWritten  the danger is put in writing for the owner
+     * @param  bool  $byLead  a lead signs
      * @return list<string> reasons against; empty when it may go
      */
-    public function reasonsAgainst(Destination $to, bool $dangerWritten): array
+    public function reasonsAgainst(Destination $to, bool $dangerWritten, bool $byLead): array
     {
         if (! $to->runsAgain()) {
-            return $to === Destination::Unmended && $this->redTag && ! $dangerWritten
-                ? ['It wears a red tag: write down the danger, so that its owner has it in writing.']
-                : [];
+            return $to === Destination::Unmended && $this->redTag ? array_values(array_filter([
+                $dangerWritten ? null : 'It wears a red tag: write down the danger, so that its owner has it in writing.',
+                $byLead ? null : 'It wears a red tag: a lead signs that it goes back unmended.',
+            ])) : [];
         }
         $reasons = [];
         if ($this->redTag) {

@@ -26,6 +26,7 @@ export const { p, navigate, route } = createRouter({
   '/tables': () => import('@/Stock/Tables.svelte'),
   '/shelf/:number': () => import('@/Stock/Part.svelte'),
   '/shelf/:number/label': () => import('@/Stock/PartLabel.svelte'),
+  '/security': () => import('@/Shop/Security.svelte'),
   '/shop': () => import('@/Shop/ShopPage.svelte'),
   '*': () => import('@/Shop/NotHere.svelte'),
 });

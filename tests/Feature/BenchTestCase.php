@@ -13,6 +13,7 @@ use App\Shop\Person;
 use App\Shop\Role;
 use App\Stock\Parts\Part;
 use App\Stock\Shelf\MoveStock;
+use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
@@ -32,12 +33,39 @@ abstract class BenchTestCase extends TestCase
 
     private int $people = 0;
 
+    private bool $comesIn = false;
+
     public function createApplication(): Application
     {
         $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
         $app->make(\Illuminate\Contracts\Console\Kernel::class)->bootstrap();
 
         return $app;
+    }
+
+    /** Whoever acts has just come in, also when days have passed: how long a session lasts is a test of its own. */
+    public function be(Authenticatable $user, $guard = null)
+    {
+        $this->comesIn = true;
+
+        return parent::be($user, $guard);
+    }
+
+    /**
+     * @param  array<mixed>  $parameters
+     * @param  array<mixed>  $cookies
+     * @param  array<mixed>  $files
+     * @param  array<mixed>  $server
+     * @return TestResponse<\Illuminate\Http\Response>
+     */
+    public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null)
+    {
+        if ($this->comesIn) {
+            // where sessions cannot be reached the request itself says so
+            rescue(fn () => $this->session(['sitting.began' => now()->getTimestamp()]), report: false);
+        }
+
+        return parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
     }
 
     protected function person(Role $role = Role::Technician): Person

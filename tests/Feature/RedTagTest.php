@@ -159,6 +159,7 @@ final class RedTagTest extends BenchTestCase
             'in writing',
         );
 
+        $this->actingAs($this->person(Role::Lead));
         $sent = $this->send(
             'POST',
             "/jobs/{$job->id}/release",

@@ -132,6 +132,7 @@ final class SendOutTest extends BenchTestCase
         $machine = $this->machine(heldAs: 'owner');
         $job = $this->job($machine);
         $this->send('POST', "/jobs/{$job->id}/red-tag", ['reason' => 'Plug brown, smelled of burning'])->assertOk();
+        $this->actingAs($this->person(Role::Lead));
         $this->sendOut($job, 'unmended', ['danger' => 'The mains plug chars. It can burn.'])->assertOk();
 
         $page = (string) $this->asOwner($machine)->getContent();

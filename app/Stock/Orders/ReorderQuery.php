@@ -130,7 +130,7 @@ final readonly class ReorderQuery
                 'says' => $reorder->judge(new ReorderCase(
                     demand: DemandRate::of(array_map(floatval(...), array_values($history))),
                     leadWeeks: $lead->meanWeeks(),
-                    serviceLevel: $stocking->serviceLevel,
+                    serviceLevel: max($stocking->serviceLevel, Setting::whole('service_pct') / 100),
                     pack: (int) $row->pack,
                     onHand: $onHand[$id] ?? (int) $row->on_hand,
                     reserved: $reserved[$id] ?? 0,

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery, keepPreviousData, useQueryClient } from '@tanstack/svelte-query';
-  import type { Snippet } from 'svelte';
+  import { untrack, type Snippet } from 'svelte';
   import { api, told } from '@/api/client';
   import { later } from '@/api/later';
   import { diagnosisQuery, type School } from '@/api/queries';
@@ -25,7 +25,7 @@
   const client = useQueryClient();
   const me = here();
   const work = new Work();
-  let school = $state<School>('measure-first');
+  let school = $state<School>(untrack(() => me.session?.school ?? 'measure-first'));
   let picked = $state<string[]>([]);
 
   const diagnosis = createQuery(() => ({

@@ -3,6 +3,8 @@
   import { api, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Job, Proof } from '@/api/types';
+  import { here } from '@/api/session.svelte';
+  import { Signature, Signs } from '@/Shop';
   import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
@@ -14,6 +16,8 @@
 
   const client = useQueryClient();
   const work = new Work();
+  const lead = new Signs(here(), () => true);
+  const left = $derived(work.leftover('because', 'pin'));
   let open = $state(false);
   let because = $state('');
 
@@ -24,7 +28,7 @@
         await told(
           api.POST('/jobs/{job}/proofs/waiver', {
             params: { path: { job: job.id } },
-            body: { proof: proof.code, because },
+            body: { proof: proof.code, because, ...lead.body() },
           }),
         ),
       ),
@@ -41,7 +45,8 @@
       maxlength={500}
       error={work.error('because')}
     />
-    {#if work.refusal && !work.error('because')}<Problem message={work.refusal.message} />{/if}
+    <Signature signs={lead} error={work.error('pin')} />
+    {#if left}<Problem message={left} />{/if}
     <div class="flex gap-2">
       <Button kind="main" type="submit" busy={work.busy}>Waive it</Button>
       <Button onclick={() => (open = false)}>Not now</Button>

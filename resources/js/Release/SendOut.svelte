@@ -4,6 +4,7 @@
   import { api, told } from '@/api/client';
   import { keepJob } from '@/api/writes';
   import type { Job } from '@/api/types';
+  import { Signature, Signs } from '@/Shop';
   import Form from '@/ui/Form.svelte';
   import LinkButton from '@/ui/LinkButton.svelte';
   import BackTo from '@/ui/BackTo.svelte';
@@ -21,6 +22,7 @@
   const client = useQueryClient();
   const me = here();
   const work = new Work();
+  const signs = new Signs(me, () => way?.needsDanger ?? false);
   let to = $state(untrack(() => job.waysOut[0]?.to ?? ''));
   let note = $state('');
   let danger = $state('');
@@ -56,6 +58,7 @@
       danger: way.needsDanger ? danger || null : null,
       priceMinor: paid === null ? null : Math.round(paid * 100),
       version: job.version,
+      ...signs.body(),
     };
     await work.do(async () =>
       keepJob(
@@ -164,11 +167,12 @@
             </div>
           {/if}
           <Field label="Anything its next hands should know" bind:value={note} rows={2} maxlength={1000} />
+          <Signature {signs} error={work.error('pin')} />
           <div class="flex flex-wrap items-center gap-3">
             <Button kind={way.runsAgain ? 'main' : 'red'} type="submit" busy={work.busy}
               >Sign: {way.name.toLowerCase()}</Button
             >
-            <span class="text-sm text-quiet">signed as {me.person.name}</span>
+            {#if !signs.asked}<span class="text-sm text-quiet">signed as {me.person.name}</span>{/if}
             {#if way.runsAgain}<a
                 class="min-h-9 py-1.5 text-sm text-quiet underline"
                 href="/files/jobs/{job.id}/sheet.pdf"

@@ -4,6 +4,7 @@
   import { keepJob } from '@/api/writes';
   import type { Job } from '@/api/types';
   import { here } from '@/api/session.svelte';
+  import { Signature, Signs } from '@/Shop';
   import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Dialog from '@/ui/Dialog.svelte';
@@ -18,8 +19,13 @@
   const client = useQueryClient();
   const me = here();
   const work = new Work();
+  const first = new Signs(me);
+  const lead = new Signs(me, () => true);
   let asking = $state(false);
   let signing = $state(false);
+  let second = $state(false);
+  /** on a shared tablet a lead signs wherever somebody works */
+  const leadSigns = $derived(me.person.isLead || lead.asked);
   let cause = $state('');
   let measurement = $state('');
   let check = $state('');
@@ -35,7 +41,9 @@
     const sent = await work.do(async () =>
       keepJob(
         client,
-        await told(api.POST('/jobs/{job}/red-tag/off', { ...path, body: { cause, measurement } })),
+        await told(
+          api.POST('/jobs/{job}/red-tag/off', { ...path, body: { cause, measurement, ...first.body() } }),
+        ),
       ),
     );
     if (sent) asking = false;
@@ -48,7 +56,7 @@
         await told(
           api.POST('/jobs/{job}/red-tag/supervised-test', {
             ...path,
-            body: { check, besideTheSwitch: beside },
+            body: { check, besideTheSwitch: beside, ...lead.body() },
           }),
         ),
       ),
@@ -56,8 +64,15 @@
     if (sent) signing = false;
   }
 
-  const countersign = () =>
-    work.do(async () => keepJob(client, await told(api.POST('/jobs/{job}/red-tag/countersignature', path))));
+  async function countersign(): Promise<void> {
+    const sent = await work.do(async () =>
+      keepJob(
+        client,
+        await told(api.POST('/jobs/{job}/red-tag/countersignature', { ...path, body: lead.body() })),
+      ),
+    );
+    if (sent) second = false;
+  }
 </script>
 
 <section
@@ -75,7 +90,9 @@
   </div>
   {#if !job.finishedAt && me.person.worksAtTheBench}
     <div class="flex flex-wrap gap-2">
-      {#if tag.offAskedBy && me.person.isLead}
+      {#if tag.offAskedBy && lead.asked}
+        <Button kind="red" onclick={() => (second = true)}>A lead signs second</Button>
+      {:else if tag.offAskedBy && me.person.isLead}
         <Button kind="red" busy={work.busy} disabled={ownSignature} onclick={countersign}>
           {ownSignature ? 'Another lead signs second' : 'Sign second: take it off'}
         </Button>
@@ -83,13 +100,13 @@
         <p class="self-center text-sm font-semibold text-red">A lead’s signature is wanted</p>
       {/if}
       <Button onclick={() => (asking = true)}>{tag.offAskedBy ? 'Sign anew' : 'Ask to take it off'}</Button>
-      {#if me.person.isLead && !tag.supervisedTest}<Button onclick={() => (signing = true)}
+      {#if leadSigns && !tag.supervisedTest}<Button onclick={() => (signing = true)}
           >One supervised test</Button
         >{/if}
     </div>
   {/if}
 </section>
-{#if work.refusal && !asking && !signing}<div class="mt-2">
+{#if work.refusal && !asking && !signing && !second}<div class="mt-2">
     <Problem message={work.refusal.message} />
   </div>{/if}
 
@@ -109,7 +126,8 @@
       hint="With figure and unit, such as 0.2 Ω from plug to frame"
       error={work.error('measurement')}
     />
-    {#if work.refusal}<Problem message={work.refusal.message} />{/if}
+    <Signature signs={first} error={work.error('pin')} />
+    {#if work.refusal && !work.error('pin')}<Problem message={work.refusal.message} />{/if}
     <p class="text-sm text-quiet">You sign first. It comes off when a lead, another person, signs second.</p>
     <div><Button kind="red" type="submit" busy={work.busy}>Sign first</Button></div>
   </Form>
@@ -132,7 +150,16 @@
       maxlength={120}
       error={work.error('besideTheSwitch')}
     />
-    {#if work.refusal}<Problem message={work.refusal.message} />{/if}
+    <Signature signs={lead} error={work.error('pin')} />
+    {#if work.refusal && !work.error('pin')}<Problem message={work.refusal.message} />{/if}
     <div><Button kind="red" type="submit" busy={work.busy}>Sign for it</Button></div>
+  </Form>
+</Dialog>
+<Dialog bind:open={second} title="Take the red tag off: second signature">
+  <Form class="grid gap-4" onsend={() => countersign()}>
+    <p>{tag.cause}; measured {tag.measurement}. First signature {tag.offAskedBy}.</p>
+    <Signature signs={lead} error={work.error('pin')} />
+    {#if work.refusal && !work.error('pin')}<Problem message={work.refusal.message} />{/if}
+    <div><Button kind="red" type="submit" busy={work.busy}>Sign second: take it off</Button></div>
   </Form>
 </Dialog>

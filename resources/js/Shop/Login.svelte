@@ -5,12 +5,16 @@
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import Problem from '@/ui/Problem.svelte';
+  import Check from '@/ui/Check.svelte';
   import OpenShop from './OpenShop.svelte';
+  import WhoIsHere from './WhoIsHere.svelte';
   import WithCode from './WithCode.svelte';
 
   let { session, entered }: { session: Session; entered: (session: Session) => Promise<void> } = $props();
 
   let withCode = $state(false);
+  let withPassword = $state(false);
+  let shared = $state(false);
   let login = $state('');
   let password = $state('');
   let refusal = $state<Refusal | null>(null);
@@ -20,7 +24,7 @@
     busy = true;
     refusal = null;
     try {
-      await entered(await told(api.POST('/session', { body: { login: name, password: secret } })));
+      await entered(await told(api.POST('/session', { body: { login: name, password: secret, shared } })));
     } catch (error) {
       if (error instanceof Refusal) refusal = error;
       else throw error;
@@ -38,6 +42,8 @@
   <main class="mx-auto mt-16 grid max-w-3xl gap-0 border border-line bg-sheet md:grid-cols-[1fr_300px]">
     {#if withCode}
       <WithCode {entered} back={() => (withCode = false)} />
+    {:else if session.shared && !withPassword}
+      <WhoIsHere {session} {entered} withPassword={() => (withPassword = true)} />
     {:else}
       <Form class="p-8" onsend={() => enter(login, password)}>
         <p class="font-extrabold">odd bench</p>
@@ -57,6 +63,7 @@
             autocomplete="current-password"
             error={refusal?.for('password')}
           />
+          <Check bind:checked={shared}>Others use this device too: it asks for a PIN to sign</Check>
           {#if refusal && refusal.errors.length === 0}<Problem message={refusal.message} />{/if}
           <div class="flex flex-wrap gap-4">
             <Button kind="main" type="submit" {busy}>Log in</Button>

@@ -4,6 +4,7 @@
   import Dialog from '@/ui/Dialog.svelte';
   import Field from '@/ui/Field.svelte';
   import Form from '@/ui/Form.svelte';
+  import OwnPin from './OwnPin.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
 
@@ -22,7 +23,9 @@
   }
 </script>
 
-<Dialog bind:open title="Your password">
+<Dialog bind:open title="Your password and PIN">
+  <OwnPin />
+  <h3 class="rule-below mt-6 mb-3 pb-1">Another password</h3>
   <Form class="grid gap-4" onsend={send}>
     <Field
       label="The one until now"

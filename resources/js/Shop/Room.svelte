@@ -9,6 +9,8 @@
   import type { Session } from '@/api/types';
   import Login from './Login.svelte';
   import { Here, provideHere } from '@/api/session.svelte';
+  import { touch } from '@/api/touch';
+  import { Draft } from '@/ui/draft.svelte';
   import Top from './Top.svelte';
 
   const client = useQueryClient();
@@ -16,6 +18,7 @@
   let failed = $state('');
 
   async function enter(session: Session): Promise<void> {
+    Draft.of = session.person?.id ?? null;
     if (session.person) here.knowledge = await client.fetchQuery(knowledgeQuery());
     here.session = session;
   }
@@ -32,8 +35,25 @@
   async function leave(): Promise<void> {
     const session = await told(api.DELETE('/session'));
     client.clear();
+    Draft.forget();
     here.session = session;
   }
+
+  /** A shared tablet forgets who was there; what was being typed waits for that one. */
+  async function lock(): Promise<void> {
+    const session = await told(api.POST('/session/lock'));
+    client.clear();
+    here.session = session;
+  }
+
+  $effect(() => {
+    const session = here.session;
+    if (!session?.person || !session.shared) return;
+    const looks = setInterval(() => {
+      if (touch.restsFor(session.idleMinutes)) void lock();
+    }, 5000);
+    return () => clearInterval(looks);
+  });
 
   void start();
 
@@ -64,5 +84,5 @@
 {:else if here.session && !here.session.person}
   <Login session={here.session} entered={enter} />
 {:else if here.session && here.knowledge}
-  <Top {leave}><Router /></Top>
+  <Top {leave} {lock}><Router /></Top>
 {/if}

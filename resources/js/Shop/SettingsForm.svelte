@@ -1,11 +1,13 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, told, wrong } from '@/api/client';
+  import type { School } from '@/api/queries';
   import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { number } from '@/ui/format';
   import Form from '@/ui/Form.svelte';
+  import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
   import Select from '@/ui/Select.svelte';
   import { Work } from '@/ui/work.svelte';
@@ -37,10 +39,24 @@
       unit: '%',
       hint: 'of a part’s price; 20 unless set',
     },
+    {
+      field: 'servicePct',
+      label: 'A part is there',
+      unit: 'of 100',
+      hint: 'times it is wanted, at least; 80 unless set',
+    },
+    {
+      field: 'idleMinutes',
+      label: 'A shared tablet locks',
+      unit: 'min',
+      hint: 'after so long a rest; 30 unless set',
+    },
     { field: 'warrantyDays', label: 'A repair is stood for', unit: 'days', hint: '90 unless set' },
     { field: 'warrantyHours', label: 'or up to', unit: 'h', hint: 'print hours; 500 unless set' },
   ];
-  const left = $derived(work.leftover('shopName', 'zone', 'currency', ...figures.map((one) => one.field)));
+  const left = $derived(
+    work.leftover('shopName', 'zone', 'currency', 'school', ...figures.map((one) => one.field)),
+  );
 
   $effect(() => {
     const it = settings.data;
@@ -52,6 +68,9 @@
       benchMinuteMinor: (it.benchMinuteMinor / 100).toFixed(2),
       orderMinutes: String(it.orderMinutes),
       holdingPct: String(it.holdingPct),
+      servicePct: String(it.servicePct),
+      idleMinutes: String(it.idleMinutes),
+      school: it.school,
       warrantyDays: String(it.warrantyDays),
       warrantyHours: String(it.warrantyHours),
     };
@@ -72,6 +91,9 @@
         benchMinuteMinor: whole('benchMinuteMinor'),
         orderMinutes: whole('orderMinutes'),
         holdingPct: whole('holdingPct'),
+        servicePct: whole('servicePct'),
+        idleMinutes: whole('idleMinutes'),
+        school: (text['school'] ?? 'measure-first') as School,
         warrantyDays: whole('warrantyDays'),
         warrantyHours: whole('warrantyHours'),
       };
@@ -120,6 +142,15 @@
           />
         {/each}
       </div>
+      <Press
+        label="At Find comes first"
+        bind:value={text['school'] as string}
+        choices={[
+          { code: 'measure-first', name: 'Measure' },
+          { code: 'swap-first', name: 'Swap' },
+        ]}
+        error={work.error('school')}
+      />
       {#if left}<Problem message={left} />{/if}
       <div class="flex items-center gap-3">
         <Button kind="main" type="submit" busy={work.busy}>Keep</Button>

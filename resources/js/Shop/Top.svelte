@@ -12,7 +12,11 @@
   import ScanField from './ScanField.svelte';
   import { here } from '@/api/session.svelte';
 
-  let { children, leave }: { children: Snippet; leave: () => Promise<void> } = $props();
+  let {
+    children,
+    leave,
+    lock,
+  }: { children: Snippet; leave: () => Promise<void>; lock: () => Promise<void> } = $props();
 
   const me = here();
   const bench = createQuery(() => benchQuery());
@@ -66,11 +70,18 @@
         <p>{me.person.name}, {me.person.role}</p>
         <p class="flex justify-end gap-3 text-quiet">
           {#if me.person.isLead}<a class="underline" href={p('/shop')}>Shop</a>{/if}
-          <button class="underline" onclick={() => (password = true)}>Password</button>
+          <button class="underline" onclick={() => (password = true)}>Password, PIN</button>
           <button class="underline" onclick={leave}>Log out</button>
         </p>
       </div>
-      <button class="min-h-11 text-sm text-quiet underline lg:hidden" onclick={leave}>Log out</button>
+      {#if me.session?.shared}
+        <button
+          class="min-h-11 rounded-sm border border-edge bg-white px-3 text-sm font-semibold hover:bg-wash"
+          onclick={lock}>{me.person.name.split(' ')[0]} <span class="text-quiet">· change</span></button
+        >
+      {:else}
+        <button class="min-h-11 text-sm text-quiet underline lg:hidden" onclick={leave}>Log out</button>
+      {/if}
     </div>
   </header>
   <nav class="flex items-end gap-1.5 print:hidden" aria-label="Places">

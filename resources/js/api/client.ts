@@ -1,6 +1,7 @@
 import createClient from 'openapi-fetch';
 import { connection } from './connection.svelte';
 import type { components, paths } from './schema';
+import { touch } from './touch';
 
 type Problem = components['schemas']['Problem'];
 
@@ -54,7 +55,10 @@ const why = async (response: Response): Promise<string> => {
  * that was done before its answer was lost is not done again.
  */
 async function stubbornly(request: Request): Promise<Response> {
-  if (request.method === 'GET') return fetch(request);
+  if (request.method === 'GET') {
+    if (touch.rests) request.headers.set('X-By-Itself', '1');
+    return fetch(request);
+  }
   connection.writing++;
   try {
     return await untilAnswered(request);

@@ -1604,6 +1604,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/security": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["securityIndex"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/session": {
         parameters: {
             query?: never;
@@ -1636,6 +1652,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/session/lock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sessionLock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/session/password": {
         parameters: {
             query?: never;
@@ -1646,6 +1678,22 @@ export interface paths {
         get?: never;
         put: operations["sessionPassword"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/session/pin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["sessionPin"];
+        post: operations["sessionTakeOver"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2909,6 +2957,7 @@ export interface components {
             worksAtTheBench: boolean;
             meetsOwners: boolean;
             isLead: boolean;
+            hasPin: boolean;
         };
         PhotographView: {
             id: number;
@@ -3133,6 +3182,24 @@ export interface components {
             hits: components["schemas"]["ScanHit"][];
             problem: string | null;
         };
+        SecurityLine: {
+            id: number;
+            at: string;
+            /** @description what was done, in words */
+            what: string;
+            refused: boolean;
+            /** @description of HTTP */
+            status: number;
+            person: string | null;
+            about: string | null;
+            address: string | null;
+        };
+        /** @description Who did what of those things a lead may want to know of, newest first. */
+        SecurityView: {
+            events: components["schemas"]["SecurityLine"][];
+            /** @description the id to ask for what is older; null when there is none */
+            before: number | null;
+        };
         /** @description Work that comes round on a machine. */
         ServiceDueView: {
             code: string;
@@ -3169,6 +3236,17 @@ export interface components {
             shopName: string;
             currency: string;
             zone: string;
+            /**
+             * @description what comes first at Find unless chosen otherwise
+             * @enum {string}
+             */
+            school: "measure-first" | "swap-first";
+            /** @description a tablet that others use too: a signature takes a PIN */
+            shared: boolean;
+            /** @description minutes of rest after which it forgets who was there */
+            idleMinutes: number;
+            /** @description who may take a shared tablet over, or sign on it */
+            signers: components["schemas"]["TabletPerson"][];
             demoLogins: components["schemas"]["DemoLoginView"][];
         };
         /** @description What the shop has set. */
@@ -3184,6 +3262,16 @@ export interface components {
             orderMinutes: number;
             /** @description what a part in a bin costs a year, per cent of its price */
             holdingPct: number;
+            /** @description a part is there in at least so many of a hundred times */
+            servicePct: number;
+            /** @enum {string} */
+            school: "measure-first" | "swap-first";
+            /** @description where a tablet gets the shop’s certificate; null where the page is on this machine alone */
+            trustAddress: string | null;
+            /** @description its print, to compare */
+            trustPrint: string | null;
+            /** @description minutes of rest after which a shared tablet forgets who was there */
+            idleMinutes: number;
             /** @description how long a repair is stood for */
             warrantyDays: number;
             warrantyHours: number;
@@ -3464,6 +3552,12 @@ export interface components {
             /** @description finished jobs of this family with this fault */
             seenHere: number;
             jobsHere: number;
+        };
+        /** @description Somebody who may take a shared tablet over by PIN, or sign on it. */
+        TabletPerson: {
+            id: number;
+            name: string;
+            isLead: boolean;
         };
         /** @description A machine under a red tag, for the side of the bench. */
         TaggedView: {
@@ -5391,6 +5485,8 @@ export interface operations {
                 "application/json": {
                     proof: string;
                     because: string;
+                    signer?: number | null;
+                    pin?: string | null;
                 };
             };
         };
@@ -5501,7 +5597,14 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": {
+                    signer?: number | null;
+                    pin?: string | null;
+                };
+            };
+        };
         responses: {
             /** @description Done */
             200: {
@@ -5537,6 +5640,8 @@ export interface operations {
                 "application/json": {
                     cause: string;
                     measurement: string;
+                    signer?: number | null;
+                    pin?: string | null;
                 };
             };
         };
@@ -5575,6 +5680,8 @@ export interface operations {
                 "application/json": {
                     check: string;
                     besideTheSwitch: string;
+                    signer?: number | null;
+                    pin?: string | null;
                 };
             };
         };
@@ -5623,6 +5730,8 @@ export interface operations {
                     grade?: "fresh" | "good" | "used" | "worn" | null;
                     gradeBecause?: string | null;
                     version: number;
+                    signer?: number | null;
+                    pin?: string | null;
                 };
             };
         };
@@ -7767,6 +7876,38 @@ export interface operations {
             };
         };
     };
+    securityIndex: {
+        parameters: {
+            query?: {
+                before?: number | null;
+                refused?: boolean | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecurityView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     sessionShow: {
         parameters: {
             query?: never;
@@ -7808,6 +7949,7 @@ export interface operations {
                 "application/json": {
                     login: string;
                     password: string;
+                    shared?: boolean | null;
                 };
             };
         };
@@ -7873,10 +8015,40 @@ export interface operations {
                 "application/json": {
                     login: string;
                     code: string;
+                    shared?: boolean | null;
                     password: string;
                 };
             };
         };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sessionLock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description Done */
             200: {
@@ -7910,6 +8082,78 @@ export interface operations {
                 "application/json": {
                     current: string;
                     password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sessionPin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    current: string;
+                    pin: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sessionTakeOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    person: number;
+                    pin: string;
                 };
             };
         };
@@ -7979,6 +8223,10 @@ export interface operations {
                     benchMinuteMinor: number;
                     orderMinutes: number;
                     holdingPct: number;
+                    servicePct: number;
+                    /** @enum {string} */
+                    school: "measure-first" | "swap-first";
+                    idleMinutes: number;
                     warrantyDays: number;
                     warrantyHours: number;
                 };

@@ -13,6 +13,7 @@
     numeric?: boolean;
     mono?: boolean;
     focus?: boolean;
+    inputmode?: 'numeric';
     maxlength?: number;
     autocomplete?: FullAutoFill;
     onenter?: () => unknown;
@@ -28,6 +29,7 @@
     numeric = false,
     mono = false,
     focus = false,
+    inputmode,
     maxlength,
     autocomplete = 'off',
     onenter,
@@ -62,7 +64,7 @@
         {autocomplete}
         bind:value
         use:first
-        inputmode={numeric ? 'decimal' : undefined}
+        inputmode={numeric ? 'decimal' : inputmode}
         aria-invalid={error ? 'true' : undefined}
         aria-describedby={described}
         onkeydown={(event) => {

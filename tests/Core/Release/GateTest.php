@@ -19,10 +19,10 @@ final class GateTest extends TestCase
     {
         $gate = new Gate(true, [], [], true, true);
         foreach (Destination::cases() as $to) {
-            $may = $gate->reasonsAgainst($to, false) === [];
+            $may = $gate->reasonsAgainst($to, false, true) === [];
             self::assertSame(in_array($to, [Destination::Donor, Destination::Scrap], true), $may, $to->value);
         }
-        self::assertSame([], $gate->reasonsAgainst(Destination::Unmended, true), 'with the danger in writing');
+        self::assertSame([], $gate->reasonsAgainst(Destination::Unmended, true, true), 'with the danger in writing');
     }
 
     public function test_every_reason_is_said_at_once(): void
@@ -33,7 +33,7 @@ final class GateTest extends TestCase
             ['Belt slack'],
             false,
             false,
-        ))->reasonsAgainst(Destination::Owner, false);
+        ))->reasonsAgainst(Destination::Owner, false, false);
 
         self::assertCount(5, $reasons);
         self::assertStringContainsString('Home all axes', implode(' ', $reasons));
@@ -44,9 +44,9 @@ final class GateTest extends TestCase
     {
         self::assertSame(
             ['The job does not stand at Send out yet.'],
-            (new Gate(false, [], [], true, false))->reasonsAgainst(Destination::Owner, false),
+            (new Gate(false, [], [], true, false))->reasonsAgainst(Destination::Owner, false, false),
         );
-        self::assertSame([], (new Gate(false, [], [], true, true))->reasonsAgainst(Destination::Owner, false));
+        self::assertSame([], (new Gate(false, [], [], true, true))->reasonsAgainst(Destination::Owner, false, false));
     }
 
     public function test_a_job_leaves_a_station_only_with_what_it_must_have(): void
