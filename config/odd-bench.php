@@ -7,6 +7,8 @@ return [
     'prover_speed' => (float) env('PROVER_SPEED', 1),
     // Where the demo's three simulated printers listen.
     'rig_ports' => array_map(intval(...), explode(',', (string) env('RIG_PORTS', '8641,8642,8643'))),
+    // “any” where tests start simulated printers on whatever port is free.
+    'loopback_printers' => (string) env('LOOPBACK_PRINTERS', ''),
     // How often somebody may try to log in within a minute; more only where tests log in again and again.
     'login_tries' => (int) env('LOGIN_TRIES', 6),
     'requests_a_minute' => (int) env('REQUESTS_A_MINUTE', 900),

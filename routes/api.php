@@ -13,7 +13,9 @@ use App\Intake\JobController;
 use App\Intake\PhotographController;
 use App\Knowledge\KnowledgeController;
 use App\Machines\CounterController;
+use App\Machines\KnownController;
 use App\Machines\MachineTableController;
+use App\Machines\Owners\OwnerController;
 use App\Machines\PaperController;
 use App\Passport\MachineController;
 use App\Proof\ProofController;
@@ -26,6 +28,7 @@ use App\Repair\Timers\TimerController;
 use App\Repair\Tray\TrayController;
 use App\Safety\SafetyController;
 use App\Scan\ScanController;
+use App\Shop\HidePrivate;
 use App\Shop\PeopleController;
 use App\Shop\Security\SecurityController;
 use App\Shop\SessionController;
@@ -46,7 +49,7 @@ Route::post('session/lock', [SessionController::class, 'lock']);
 Route::post('shop', [SessionController::class, 'open'])->middleware('throttle:20,1');
 Route::post('session/code', [SessionController::class, 'code']);
 
-Route::middleware(['auth', 'throttle:person', 'cache.headers:private;no_store;etag'])->group(function (): void {
+Route::middleware(['auth', 'throttle:person', 'cache.headers:private;no_store;etag', HidePrivate::class])->group(function (): void {
     Route::get('bench', [BenchController::class, 'show']);
     Route::put('session/password', [SessionController::class, 'password']);
     Route::put('session/pin', [SessionController::class, 'pin']);
@@ -62,8 +65,18 @@ Route::middleware(['auth', 'throttle:person', 'cache.headers:private;no_store;et
     Route::get('scan', [ScanController::class, 'show']);
 
     Route::get('machines', [MachineController::class, 'index']);
+    Route::get('machines-labels', [MachineController::class, 'labels']);
+    Route::post('machines', [KnownController::class, 'store']);
     Route::post('machines/table', [MachineTableController::class, 'store']);
     Route::get('machines/{tag}', [MachineController::class, 'show']);
+    Route::get('machines/{tag}/known', [KnownController::class, 'show']);
+    Route::put('machines/{tag}/known', [KnownController::class, 'update']);
+    Route::post('machines/{tag}/page-key', [KnownController::class, 'renewCode']);
+    Route::get('owners', [OwnerController::class, 'index']);
+    Route::get('owners/{owner}', [OwnerController::class, 'show']);
+    Route::put('owners/{owner}', [OwnerController::class, 'update']);
+    Route::post('owners/{owner}/merge', [OwnerController::class, 'merge']);
+    Route::post('owners/{owner}/erase', [OwnerController::class, 'erase']);
     Route::get('counters', [CounterController::class, 'index']);
     Route::post('machines/{tag}/counters', [CounterController::class, 'store']);
     Route::delete('machines/{tag}/counters/{counter}', [CounterController::class, 'withdraw']);

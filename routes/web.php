@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Diagnosis\Trials\TrialController;
 use App\Intake\PhotographController;
 use App\Machines\MachineTableController;
+use App\Machines\Owners\OwnerController;
 use App\Machines\PaperController;
 use App\Proof\PrintController;
 use App\Release\SheetController;
@@ -33,6 +34,7 @@ Route::middleware('auth')->prefix('files')->group(function (): void {
     Route::get('orders/{order}.pdf', [OrderController::class, 'pdf']);
     Route::get('parts/{number}.jpg', [PartController::class, 'picture']);
     Route::get('parts/{number}/file', [PartController::class, 'download']);
+    Route::get('owners/{owner}.json', [OwnerController::class, 'export']);
     Route::get('machines.csv', [MachineTableController::class, 'export']);
     Route::get('stock/{kind}.csv', [StockFileController::class, 'out']);
     Route::get('jobs/{job}/trials.csv', [TrialController::class, 'csv']);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Api\Form;
+use App\Machines\Owners\OwnerChoice;
 use App\Shop\ShopDay;
 use Closure;
 use Illuminate\Validation\Rule;
@@ -23,8 +24,7 @@ final class BookInRequest extends Form
             'family' => ['required_without:tag', 'nullable', 'string', 'max:40'],
             'serial' => ['nullable', 'string', 'max:80'],
             'heldAs' => ['required_without:tag', 'nullable', 'string', Rule::in(['owner', 'farm', 'resale'])],
-            'ownerName' => ['nullable', 'string', 'max:160'],
-            'ownerContact' => ['nullable', 'string', 'max:200'],
+            ...OwnerChoice::RULES,
             'pricePaidMinor' => ['nullable', 'integer', 'min:0', 'max:100000000'],
             'hours' => ['nullable', 'numeric', 'min:0', 'max:200000'],
             'counterBeganAnew' => ['sometimes', 'boolean'],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Machines\Machine;
+use App\Machines\Owners\OwnerChoice;
 use App\Machines\RegisterMachine;
 use App\Shop\Ability;
 use App\Shop\Here;
@@ -38,8 +39,7 @@ final readonly class JobController
                     $request->string('family')->toString(),
                     $request->words('serial'),
                     $heldAs,
-                    $request->words('ownerName'),
-                    $request->words('ownerContact'),
+                    OwnerChoice::of($request),
                     $request->wholeOrNull('pricePaidMinor'),
                 );
 

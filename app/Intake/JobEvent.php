@@ -13,10 +13,10 @@ use Illuminate\Support\Carbon;
  * A line of a job’s record; written once, never changed.
  *
  * @property int $id
- * @property int $job_id
+ * @property int|null $job_id null where no job was open
  * @property int $machine_id
  * @property int $version
- * @property string $station
+ * @property string|null $station
  * @property string $kind
  * @property string $text
  * @property string|null $hours

@@ -21,7 +21,7 @@ final readonly class CounterController
     /** Machines that run somewhere, for a walk along them. */
     public function index(ListCountersRequest $request): CountersView
     {
-        $query = Machine::query()->whereIn('place', Machine::RUNS)->when(
+        $query = Machine::query()->whereIn('place', Place::running())->when(
             $request->words('heldAs'),
             static fn ($q, string $as) => $q->where('held_as', $as),
         );

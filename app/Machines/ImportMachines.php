@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Machines;
 
 use App\Api\CsvRows;
+use App\Machines\Owners\OwnerChoice;
 use App\Shop\Person;
 use Illuminate\Support\Facades\DB;
 use OddBench\Input\InputError;
@@ -53,8 +54,8 @@ final readonly class ImportMachines
 
     private function take(MachineRow $row, Person $by): Machine
     {
-        $machine = $this->register->register($row->family, $row->serial, $row->heldAs, $row->owner, $row->contact, null);
-        $machine->update(['place' => ['farm' => 'service', 'owner' => 'owner', 'resale' => 'sale'][$row->heldAs]]);
+        $machine = $this->register->register($row->family, $row->serial, $row->heldAs, $row->owner === null ? null : OwnerChoice::named($row->owner, $row->contact), null);
+        $machine->update(['place' => Place::usual($row->heldAs)->value]);
         if ($row->hours !== null) {
             $this->hours->note($machine, $row->hours, CounterSource::Table, $by);
         }

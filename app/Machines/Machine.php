@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Machines;
 
 use App\Api\Refused;
+use App\Machines\Owners\Owner;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -30,18 +31,17 @@ use OddBench\Machines\Tag;
  * @property 'maker'|'seller'|null $warranty_by
  * @property string|null $warranty_note
  * @property Carbon $created_at
+ * @property Carbon|null $updated_at
  * @property string $page_key of the page its owner may see
  * @property string|null $printer_host
  * @property int|null $printer_port
+ * @property string|null $notes
  * @property-read Owner|null $owner
  * @property-read Collection<int, Fitting> $fittings
  */
 final class Machine extends Model
 {
     protected $guarded = [];
-
-    /** Where a machine runs: anywhere else it only stands. */
-    public const RUNS = ['service', 'owner', 'unmended'];
 
     protected $casts = ['warranty_until' => 'date', 'place_since' => 'datetime'];
 
@@ -94,7 +94,7 @@ final class Machine extends Model
     /** Up to when it ran: today, or since when it stands. */
     public function ranUntil(): Carbon
     {
-        return $this->place_since === null || in_array($this->place, self::RUNS, true) ? Carbon::now() : $this->place_since;
+        return $this->place_since === null || Place::from($this->place)->runs() ? Carbon::now() : $this->place_since;
     }
 
     /** Hours run in all when its counter was read last; what it has run since is for HoursQuery to say. */

@@ -29,7 +29,7 @@ final readonly class MachineTableController
     #[TakesFile(query: ['apply' => 'text'])]
     public function store(Request $request, ImportMachines $import): MachineTableView
     {
-        Gate::authorize(Ability::BookIn);
+        Gate::authorize($request->query('apply') === '1' ? Ability::KeepBooks : Ability::BookIn);
 
         return $import->run($request->getContent(), $request->query('apply') === '1', Here::person());
     }

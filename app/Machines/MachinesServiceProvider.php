@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
+use App\Machines\Owners\AllTold;
+use App\Machines\Owners\SaysToOwner;
 use Illuminate\Support\ServiceProvider;
 
 final class MachinesServiceProvider extends ServiceProvider
@@ -12,5 +14,7 @@ final class MachinesServiceProvider extends ServiceProvider
     {
         // what was worked out of counters is asked for by several parts of a screen
         $this->app->scoped(HoursQuery::class);
+        $this->app->when(ChangeMachine::class)->needs('$rooms')->giveTagged(StandsAgainst::TAG);
+        $this->app->when(AllTold::class)->needs('$rooms')->giveTagged(SaysToOwner::TAG);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
+use App\Machines\Owners\FindOwner;
+use App\Machines\Owners\OwnerChoice;
 use Illuminate\Support\Facades\DB;
 use OddBench\Input\InputError;
 use OddBench\Knowledge\Knowledge;
@@ -12,7 +14,7 @@ use OddBench\Machines\Tag;
 /** Makes a machine known: gives it the next tag of its family. */
 final readonly class RegisterMachine
 {
-    public function __construct(private Knowledge $knowledge)
+    public function __construct(private Knowledge $knowledge, private FindOwner $owners)
     {
     }
 
@@ -25,12 +27,11 @@ final readonly class RegisterMachine
         string $family,
         ?string $serial,
         string $heldAs,
-        ?string $ownerName,
-        ?string $ownerContact,
+        ?OwnerChoice $owner,
         ?int $pricePaidMinor,
     ): Machine {
         $known = $this->knowledge->family($family);
-        if (($heldAs === 'owner') !== ($ownerName !== null)) {
+        if (($heldAs === 'owner') !== ($owner !== null)) {
             throw InputError::at(
                 'ownerName',
                 $heldAs === 'owner' ? 'Whose machine is it? Give the owner’s name.' : 'An owner’s name goes with an owner’s machine only.',
@@ -40,7 +41,7 @@ final readonly class RegisterMachine
             throw InputError::at('pricePaidMinor', 'A price paid goes with a machine bought for resale only.');
         }
 
-        return DB::transaction(function () use ($known, $serial, $heldAs, $ownerName, $ownerContact, $pricePaidMinor): Machine {
+        return DB::transaction(function () use ($known, $serial, $heldAs, $owner, $pricePaidMinor): Machine {
             $letters = $known->letters;
             DB::table('tag_counters')->insertOrIgnore(['letters' => $letters]);
             $next = (int) DB::table('tag_counters')->where('letters', $letters)->lockForUpdate()->value('next');
@@ -52,13 +53,14 @@ final readonly class RegisterMachine
                 'family' => $known->code,
                 'serial' => $serial,
                 'held_as' => $heldAs,
-                'owner_id' => $ownerName === null ? null : $this->owner($ownerName, $ownerContact)->id,
+                'owner_id' => $owner === null ? null : $this->owners->find($owner)->id,
                 'price_paid_minor' => $pricePaidMinor,
             ])->refresh();
         });
     }
 
-    private function refuseKnownSerial(string $family, ?string $serial): void
+    /** @throws InputError at serial */
+    public function refuseKnownSerial(string $family, ?string $serial): void
     {
         $known = $serial === null ? null : Machine::query()->where(['family' => $family, 'serial' => $serial])->value('tag');
         if (is_string($known)) {
@@ -67,15 +69,5 @@ final readonly class RegisterMachine
                 "A machine of this family with the serial {$serial} is known already: it is {$known}. Book that one in.",
             );
         }
-    }
-
-    private function owner(string $name, ?string $contact): Owner
-    {
-        $owner = Owner::query()->firstOrCreate(['name' => $name], ['contact' => $contact]);
-        if ($contact !== null && $owner->contact !== $contact) {
-            $owner->update(['contact' => $contact]);
-        }
-
-        return $owner;
     }
 }

@@ -10,6 +10,7 @@ use App\Machines\Machine;
 use App\Machines\Warranty;
 use App\Safety\RedTag;
 use App\Shop\Ability;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\Gate;
 use OddBench\Knowledge\Knowledge;
 
@@ -17,11 +18,14 @@ final readonly class MachineController
 {
     private const PAGE = 50;
 
+    private const LABELS = 300;
+
     public function __construct(private Knowledge $knowledge, private HoursQuery $hours)
     {
     }
 
-    public function index(ListMachinesRequest $request): MachinePage
+    /** @return Builder<Machine> */
+    private function chosen(ListMachinesRequest $request): Builder
     {
         $query = Machine::query();
         $text = $request->string('text')->trim()->toString();
@@ -39,6 +43,13 @@ final readonly class MachineController
                 $query->where($column, $request->string($column)->toString());
             }
         }
+
+        return $query;
+    }
+
+    public function index(ListMachinesRequest $request): MachinePage
+    {
+        $query = $this->chosen($request);
         $all = (clone $query)->count();
         if ($request->filled('after')) {
             $query->where('tag', '>', $request->string('after')->toString());
@@ -59,6 +70,21 @@ final readonly class MachineController
             ))->all()),
             $all,
             $machines->count() > self::PAGE ? $page->last()?->tag : null,
+        );
+    }
+
+    /** What stands on the labels of the machines that are chosen. */
+    public function labels(ListMachinesRequest $request): LabelsView
+    {
+        $query = $this->chosen($request);
+        $all = (clone $query)->count();
+
+        return new LabelsView(
+            array_values($query->with('owner')->orderBy('tag')->limit(self::LABELS)->get()->map(fn (Machine $m): LabelView => new LabelView(
+                MachineSummary::of($m, $this->knowledge, false, null, null),
+                PassportQuery::ownersPage($m),
+            ))->all()),
+            $all,
         );
     }
 

@@ -38,6 +38,12 @@ final readonly class PassportQuery
     ) {
     }
 
+    /** Address of the page its owner may see; without a server in front when none was set for labels. */
+    public static function ownersPage(Machine $machine): string
+    {
+        return Config::string('odd-bench.public_url')."/o/{$machine->page_key}";
+    }
+
     public function of(Machine $machine, ?int $olderThan = null): PassportView
     {
         $machine->loadMissing('owner');
@@ -59,6 +65,8 @@ final readonly class PassportQuery
                 $this->hours->ofOne($machine),
             ),
             hours: HoursView::of($machine, $this->hours->ofOne($machine)),
+            ownerId: $machine->owner_id,
+            notes: $machine->notes,
             ownerContact: $machine->owner?->contact,
             pricePaidMinor: $machine->price_paid_minor,
             redTag: $tag === null ? null : RedTagView::of($tag),
@@ -71,7 +79,7 @@ final readonly class PassportQuery
                 'job_id',
                 Job::query()->select('id')->where('machine_id', $machine->id),
             )->distinct()->count('job_id'),
-            ownersPage: Config::string('odd-bench.public_url')."/o/{$machine->page_key}",
+            ownersPage: self::ownersPage($machine),
             warranty: WarrantyView::of($machine, $this->warranty->runs($machine)),
             service: array_map(ServiceDueView::of(...), $this->service->of(collect([$machine]))[$machine->id] ?? []),
         );

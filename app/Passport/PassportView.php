@@ -28,7 +28,9 @@ final readonly class PassportView extends View
     public function __construct(
         #[OA\Property] public MachineSummary $machine,
         #[OA\Property] public HoursView $hours,
+        #[OA\Property] public ?int $ownerId,
         #[OA\Property] public ?string $ownerContact,
+        #[OA\Property] public ?string $notes,
         #[OA\Property] public ?int $pricePaidMinor,
         #[OA\Property] public ?RedTagView $redTag,
         #[OA\Property(type: 'array', items: new OA\Items(ref: FittingView::class))] public array $positions,

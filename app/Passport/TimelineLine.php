@@ -14,8 +14,8 @@ final readonly class TimelineLine extends View
 {
     public function __construct(
         #[OA\Property] public int $id,
-        #[OA\Property] public int $job,
-        #[OA\Property] public string $station,
+        #[OA\Property] public ?int $job,
+        #[OA\Property] public ?string $station,
         #[OA\Property] public string $kind,
         #[OA\Property] public string $text,
         #[OA\Property] public ?float $hours,
@@ -29,7 +29,7 @@ final readonly class TimelineLine extends View
         return new self(
             $event->id,
             $event->job_id,
-            Station::from($event->station)->words(),
+            $event->station === null ? null : Station::from($event->station)->words(),
             $event->kind,
             $event->text,
             $event->hours === null ? null : (float) $event->hours,

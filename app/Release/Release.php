@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Release;
 
 use App\Intake\Job;
+use App\Shop\Person;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -24,6 +25,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $warranty_hours the machine's counter, up to which the repair is stood for
  * @property Carbon $at
  * @property-read Job $job
+ * @property-read Person $person
  */
 final class Release extends Model
 {
@@ -32,6 +34,12 @@ final class Release extends Model
     protected $guarded = [];
 
     protected $casts = ['at' => 'datetime', 'sheet' => 'array', 'warranty_until' => 'date'];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
 
     /** @return BelongsTo<Job, $this> */
     public function job(): BelongsTo

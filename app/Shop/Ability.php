@@ -13,13 +13,16 @@ enum Ability: string
     case SendOut = 'sendOut';
     case Countersign = 'countersign';
     case MoveStock = 'moveStock';
+    case SeeOwners = 'seeOwners';
+    case KeepBooks = 'keepBooks';
     case RunShop = 'runShop';
 
     public function of(Role $role): bool
     {
         return match ($this) {
-            self::BookIn, self::Edit, self::SendOut, self::MoveStock => $role->meetsOwners(),
+            self::BookIn, self::Edit, self::SeeOwners, self::SendOut, self::MoveStock => $role->meetsOwners(),
             self::Work => $role->worksAtTheBench(),
+            self::KeepBooks => $role === Role::Lead || $role === Role::Counter,
             self::Countersign, self::RunShop => $role === Role::Lead,
         };
     }
@@ -34,6 +37,8 @@ enum Ability: string
             self::SendOut => 'Your role only looks. A technician, a lead or the counter sends machines out.',
             self::Countersign => 'This needs a lead’s signature.',
             self::MoveStock => 'Your role only looks. A technician, a lead or the counter moves stock.',
+            self::SeeOwners => 'Your role only looks. Who owners are, and what things cost, is not shown to it.',
+            self::KeepBooks => 'Prices, stocktakes and tables of stock are posted by a lead or the counter.',
             self::RunShop => 'People and settings are a lead’s to change.',
         };
     }

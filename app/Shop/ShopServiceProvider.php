@@ -41,6 +41,7 @@ final class ShopServiceProvider extends ServiceProvider
         'photograph',
         'counter',
         'person',
+        'owner',
     ];
 
     public function register(): void

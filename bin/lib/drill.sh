@@ -17,7 +17,7 @@ command_drill() {
   drill_clean
   trap drill_clean EXIT
   unset WEB_PORT DB_PORT RIG_PORT_1 RIG_PORT_2 RIG_PORT_3
-  WANT_PORT="$(free_port 8620)" WANT_DB_PORT="$(free_port 8631)" PROVER_SPEED=20 RIG_FROM=8661
+  WANT_PORT="$(free_port 8620)" WANT_DB_PORT="$(free_port 8631)" PROVER_SPEED=20 RIG_FROM=8661 LOOPBACK_PRINTERS=any REQUESTS_A_MINUTE=100000 MOST_CONNECTIONS=200
   # the clock on the wall of every service can be set by this file; what counts time in runs must not care
   make_place
   DRILL_CLOCK="$STATE/wall-clock"

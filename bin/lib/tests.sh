@@ -20,7 +20,7 @@ command_test() {
   test_clean
   trap test_clean EXIT
   unset WEB_PORT DB_PORT RIG_PORT_1 RIG_PORT_2 RIG_PORT_3
-  WANT_PORT="$(free_port 8520)" WANT_DB_PORT="$(free_port 8531)" PG_FSYNC=off PROVER_SPEED=40 LOGIN_TRIES=25 RIG_FROM=8651
+  WANT_PORT="$(free_port 8520)" WANT_DB_PORT="$(free_port 8531)" PG_FSYNC=off PROVER_SPEED=40 LOGIN_TRIES=25 RIG_FROM=8651 LOOPBACK_PRINTERS=any REQUESTS_A_MINUTE=100000
   services_up 8520 8531
   [ "$only" = browser ] || loud "PHPUnit" test_php
   # the drill mostly waits: the demo is played beside it

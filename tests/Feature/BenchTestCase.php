@@ -8,6 +8,7 @@ use App\Intake\BookIn;
 use App\Intake\Booking;
 use App\Intake\Job;
 use App\Machines\Machine;
+use App\Machines\Owners\OwnerChoice;
 use App\Machines\RegisterMachine;
 use App\Shop\Person;
 use App\Shop\Role;
@@ -86,8 +87,7 @@ abstract class BenchTestCase extends TestCase
             $family,
             Str::random(8),
             $heldAs,
-            $heldAs === 'owner' ? 'Ines Halloran' : null,
-            null,
+            $heldAs === 'owner' ? OwnerChoice::named('Ines Halloran') : null,
             null,
         );
     }

@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Machines\Counter;
 use App\Machines\Machine;
-use App\Machines\Owner;
+use App\Machines\Owners\Owner;
 use App\Shop\Role;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -16,7 +16,7 @@ final class MachineTableTest extends BenchTestCase
 {
     public function test_eighty_rows_of_which_four_are_no_new_machine(): void
     {
-        $this->actingAs($this->person());
+        $this->actingAs($this->person(Role::Counter));
         $rows = ['Family;Serial;Held as;Owner;Contact;Hours'];
         for ($i = 1; $i <= 80; $i++) {
             $rows[] = match ($i) {
@@ -69,7 +69,7 @@ final class MachineTableTest extends BenchTestCase
 
     public function test_what_goes_out_can_come_in_again(): void
     {
-        $this->actingAs($this->person());
+        $this->actingAs($this->person(Role::Counter));
         $this->bring(
             "family,serial,held_as,owner,contact,hours\ntern-220,=A1,owner,Ines Halloran,ines@example.org,310\n",
             true,

@@ -240,7 +240,7 @@ final class OrdersTest extends BenchTestCase
 
     public function test_the_last_spare_and_the_last_face_are_ordered_whatever_history_says(): void
     {
-        $this->actingAs($this->person(Role::Technician));
+        $this->actingAs($this->person(Role::Lead));
         $rail = Part::query()->create(['number' => 'RAIL-1', 'name' => 'Rail profile', 'class' => 'rail', 'bin' => 'R1']);
         $this->send(
             'PUT',

@@ -26,7 +26,7 @@ final class ShelfTest extends BenchTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->sam = $this->person(Role::Technician);
+        $this->sam = $this->person(Role::Lead);
         $this->actingAs($this->sam);
     }
 

@@ -180,7 +180,7 @@ final class StockFilesTest extends BenchTestCase
     {
         $this->actingAs($this->person(Role::ReadOnly));
         $this->bring('parts', "number,name,class,bin\nA,B,liner,C1\n")->assertForbidden();
-        $this->get('/files/stock/parts.csv')->assertOk();
+        $this->get('/files/stock/parts.csv')->assertForbidden();
     }
 
     /** @return TestResponse<\Illuminate\Http\Response> */

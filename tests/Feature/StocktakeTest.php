@@ -79,7 +79,7 @@ final class StocktakeTest extends BenchTestCase
         $this->open('C4');
         $this->say('C4', 'LIN-1', 10)->assertOk();
         $this->travel(1)->days();
-        $this->actingAs($this->person(Role::Technician));
+        $this->actingAs($this->person(Role::Lead));
         $this->assertRefused($this->send('POST', '/stocktakes'), 409, 'stocktake', 'has a stocktake under way');
         self::assertSame('begun', $this->getJson('/api/v1/stocktakes')->json('current.lines.0.state'));
         $lines = (array) $this->open('C4')->json('lines');

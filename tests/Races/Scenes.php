@@ -531,7 +531,7 @@ final class Scenes
 
     private function machine(): Machine
     {
-        return app(RegisterMachine::class)->register('tern-220', Str::random(10), 'farm', null, null, null);
+        return app(RegisterMachine::class)->register('tern-220', Str::random(10), 'farm', null, null);
     }
 
     private function job(string $kind = 'repair'): Job

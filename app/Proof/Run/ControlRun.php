@@ -13,6 +13,7 @@ use App\Intake\MoveJob;
 use App\Intake\OnlyAt;
 use App\Intake\Said;
 use App\Machines\Machine;
+use App\Machines\PrinterAt;
 use App\Proof\OwedQuery;
 use App\Proof\Runner\RunFiles;
 use App\Proof\StageProofs;
@@ -20,7 +21,6 @@ use App\Safety\PutOnRedTag;
 use App\Safety\RedTag;
 use App\Shop\Person;
 use Illuminate\Support\Facades\DB;
-use OddBench\Input\InputError;
 use OddBench\Intake\Station;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\Stage;
@@ -37,17 +37,14 @@ final readonly class ControlRun
         private Findings $findings,
         private PutOnRedTag $redTag,
         private RunFiles $files,
+        private PrinterAt $printers,
     ) {
     }
 
     /** @param  list<string>  $leaveOut  stages for another time, such as the long print */
     public function start(Job $job, string $host, int $port, array $leaveOut, Person $by): Job
     {
-        if (preg_match('/^[A-Za-z0-9](?:[A-Za-z0-9.-]{0,118})$|^\[[0-9a-fA-F:]+\]$/', $host) !== 1) {
-            throw InputError::at('host', 'Give the name or address of the printer or its bridge, without a port.');
-        }
-
-        $address = self::address($host, $port);
+        $address = $this->printers->address($host, $port);
 
         return $this->record->write($job, $by, null, function (Job $job) use ($host, $port, $address, $leaveOut, $by): Said {
             // two that want the same printer come one after the other
@@ -161,21 +158,7 @@ final readonly class ControlRun
                 "The printer at this address is {$tagged->tag}, which wears a red tag: nothing is run on it until that is off.",
             );
         }
-    }
-
-    /** As the runner reaches it; two names of one printer give the same. */
-    private static function address(string $host, int $port): string
-    {
-        $ip = str_starts_with($host, '[') ? $host : gethostbyname($host);
-        if (filter_var(trim($ip, '[]'), FILTER_VALIDATE_IP) === false) {
-            throw InputError::at('host', "There is no “{$host}” on this network. Try its number, such as 192.168.1.40.");
-        }
-
-        return in_array(
-            $ip,
-            ['[::1]', '0.0.0.0'],
-            true,
-        ) || str_starts_with($ip, '127.') ? "127.0.0.1:{$port}" : strtolower("{$ip}:{$port}");
+        $this->printers->refuseAnothers($job->machine, $host, $port);
     }
 
     /** A run that failed goes back to Find with what it is evidence of. */

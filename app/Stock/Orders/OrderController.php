@@ -63,6 +63,7 @@ final readonly class OrderController
     /** The order as a table to send. */
     public function csv(int $order): Response
     {
+        Gate::authorize(Ability::SeeOwners);
         $found = Order::query()->with(['lines.part', 'supplier'])->findOrFail($order);
         $rows = [['your number', 'our number', 'name', 'packs', 'pieces in a pack', 'pack cost '.Setting::text('currency')]];
         foreach ($this->rows($found) as $row) {
@@ -75,6 +76,7 @@ final readonly class OrderController
     /** The order as a letter to send. */
     public function pdf(int $order, Pdf $pdf): Response
     {
+        Gate::authorize(Ability::SeeOwners);
         $found = Order::query()->with(['lines.part', 'supplier', 'person'])->findOrFail($order);
 
         return $pdf->of(

@@ -109,7 +109,7 @@ final readonly class PartController
     /** Where a part is bought, and from whom. */
     public function supply(string $number, SupplierRequest $request, NoteSupplier $noteSupplier, NoteSupply $noteSupply): PartPageView
     {
-        Gate::authorize(Ability::MoveStock);
+        Gate::authorize(Ability::KeepBooks);
         DB::transaction(static function () use ($number, $request, $noteSupplier, $noteSupply): void {
             $supplier = $noteSupplier->note(
                 $request->string('supplier')->trim()->toString(),

@@ -71,7 +71,7 @@ final readonly class StocktakeController
         PostStocktake $postStocktake,
         DiscardStocktake $discardStocktake,
     ): StocktakesView {
-        Gate::authorize(Ability::MoveStock);
+        Gate::authorize(Ability::KeepBooks);
         $take = Stocktake::query()->with('person')->findOrFail($stocktake);
         $request->boolean('post') ? $postStocktake->post($take, Here::person()) : $discardStocktake->discard($take, Here::person());
 

@@ -51,7 +51,7 @@ final readonly class StockFileController
 
     public function apply(int $file, ApplyFileRequest $request): StockFileView
     {
-        Gate::authorize(Ability::MoveStock);
+        Gate::authorize(Ability::KeepBooks);
 
         return $this->query->one(
             $this->import->apply(StockFile::query()->findOrFail($file), $request->boolean('onlySound'), Here::person()),
@@ -62,6 +62,8 @@ final readonly class StockFileController
 
     public function out(string $kind, ExportTable $export): Response
     {
+        Gate::authorize(Ability::SeeOwners);
+
         return $export->of(isset(StockRow::COLUMNS[$kind]) ? $kind : abort(404));
     }
 }

@@ -61,7 +61,7 @@ final class DemoScale
         $families = array_keys($this->knowledge->families);
         $fittings = [];
         for ($i = Machine::query()->count(); $i < self::MACHINES; $i++) {
-            $machine = $this->register->register($families[$i % count($families)], sprintf('SC%06d', $i), 'farm', null, null, null);
+            $machine = $this->register->register($families[$i % count($families)], sprintf('SC%06d', $i), 'farm', null, null);
             foreach (array_slice($this->knowledge->families[$machine->family]->positions, 0, 12) as $position) {
                 $fittings[] = [
                     'machine_id' => $machine->id,

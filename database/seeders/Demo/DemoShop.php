@@ -8,6 +8,7 @@ use App\Intake\EditJob;
 use App\Intake\Hands;
 use App\Intake\Job;
 use App\Machines\Machine;
+use App\Machines\Owners\OwnerChoice;
 use App\Machines\RegisterMachine;
 use App\Safety\RedTag;
 use App\Shop\DemoLogins;
@@ -238,8 +239,7 @@ final class DemoShop
             $family,
             $serial,
             $heldAs,
-            $heldAs === 'owner' ? $holder : null,
-            DemoCast::OWNERS[$holder] ?? null,
+            $heldAs === 'owner' ? OwnerChoice::named($holder, DemoCast::OWNERS[$holder] ?? null) : null,
             $heldAs === 'resale' ? $this->random->getInt(20, 140) * 100 : null,
         );
         $this->hours[$machine->id] = ['start' => $this->random->getInt(40, 2600), 'perDay' => $this->random->getInt(5, 70) / 10];

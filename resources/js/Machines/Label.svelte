@@ -1,22 +1,26 @@
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query';
-  import QRCode from 'qrcode';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { machineQuery } from '@/api/queries';
+  import { api, told } from '@/api/client';
+  import { here } from '@/api/session.svelte';
+  import { wrote } from '@/api/writes';
   import { p, route } from '@/router';
+  import { Work } from '@/ui/work.svelte';
+  import MachineLabel from './MachineLabel.svelte';
   import Button from '@/ui/Button.svelte';
 
+  const me = here();
   const tag = $derived((route.params as Record<string, string>)['tag'] ?? '');
   const machine = createQuery(() => machineQuery(tag));
-  let qr = $state('');
+  const client = useQueryClient();
+  const work = new Work();
   const address = $derived(machine.data ? new URL(machine.data.ownersPage, window.location.origin).href : '');
 
-  $effect(() => {
-    // the page its owner may see; the shop’s own scan field knows the machine by it too
-    if (!address) return;
-    void QRCode.toString(address, { type: 'svg', margin: 0, errorCorrectionLevel: 'M' }).then(
-      (svg) => (qr = svg),
-    );
-  });
+  const renew = () =>
+    work.do(async () => {
+      await told(api.POST('/machines/{tag}/page-key', { params: { path: { tag } } }));
+      wrote(client, 'machine');
+    });
 </script>
 
 <svelte:head><title>Label {tag} · Odd Bench</title></svelte:head>
@@ -36,34 +40,19 @@
         {m.openJob === null ? 'To the passport' : 'On to the job'}
       </a>
     </div>
-    <!-- 62 × 29 mm, a usual label roll -->
-    <div
-      class="flex items-center gap-[3mm] border border-ink bg-white p-[2.5mm] text-black print:border-0"
-      style="width: 62mm; height: 29mm; box-sizing: border-box"
-    >
-      <div
-        class="shrink-0"
-        style="width: 24mm; height: 24mm"
-        role="img"
-        aria-label="QR code of its owner’s page"
-      >
-        <!-- eslint-disable-next-line svelte/no-at-html-tags -- the library's own SVG, made here from the tag -->
-        {@html qr}
-      </div>
-      <div class="min-w-0">
-        <p class="font-mono leading-none font-bold whitespace-nowrap" style="font-size: 5mm">{m.tag}</p>
-        <p class="mt-[1.5mm] truncate leading-tight" style="font-size: 3.1mm">{m.familyName}</p>
-        <p class="truncate leading-tight" style="font-size: 2.6mm">
-          {m.owner ?? (m.heldAs === 'farm' ? 'own farm' : 'for resale')}
-        </p>
-        {#if m.serial}<p class="truncate font-mono leading-tight" style="font-size: 2.6mm">{m.serial}</p>{/if}
-      </div>
-    </div>
+    <MachineLabel machine={m} {address} />
     <p class="mt-3 text-sm text-quiet print:hidden">
       62 × 29 mm. Its code opens <span class="font-mono break-all">{address}</span>, the page its owner may
       see; scanned into the field above it finds the machine. Or read the tag aloud: none of its letters and
       digits sounds like another.
     </p>
+    {#if me.person.meetsOwners}
+      <p class="mt-3 flex flex-wrap items-center gap-3 text-sm print:hidden">
+        <Button kind="quiet" busy={work.busy} onclick={renew}>Renew its code</Button>
+        <span class="text-quiet">when a label was lost or copied: the one before opens nothing any more</span>
+      </p>
+      {#if work.refusal}<p role="alert" class="text-out">✕ {work.refusal.message}</p>{/if}
+    {/if}
   </main>
 {:else if machine.isError}
   <main class="p-8">

@@ -11,6 +11,8 @@
   import PositionList from './PositionList.svelte';
   import PositionMap from './PositionMap.svelte';
   import ServiceDue from './ServiceDue.svelte';
+  import Button from '@/ui/Button.svelte';
+  import EditMachine from './EditMachine.svelte';
   import HoursLine from './HoursLine.svelte';
   import WarrantyLine from './WarrantyLine.svelte';
 
@@ -21,6 +23,8 @@
 
   const marks: Record<string, string> = {
     'booked-in': '→',
+    edited: '∙',
+    added: '→',
     confirmed: '◆',
     superseded: '✕',
     mended: '✓',
@@ -33,6 +37,8 @@
   };
   const strong = new Set([
     'booked-in',
+    'added',
+    'edited',
     'confirmed',
     'mended',
     'part-used',
@@ -43,6 +49,7 @@
     'superseded',
   ]);
   let every = $state(false);
+  let editing = $state(false);
   let place = $state('');
   const family = $derived(me.words.families.find((one) => one.code === machine.data?.machine.family));
   const lines = $derived((machine.data?.timeline ?? []).filter((line) => every || strong.has(line.kind)));
@@ -68,6 +75,7 @@
             class="min-h-9 py-1.5 text-sm font-semibold text-action underline"
             href={p('/donors')}>What can be taken out of it</a
           >{/if}
+        {#if me.person.meetsOwners}<Button kind="quiet" onclick={() => (editing = true)}>Edit</Button>{/if}
         <a
           class="min-h-9 py-1.5 text-sm text-quiet underline"
           href={p('/machines/:tag/label', { params: { tag: m.tag } })}>Label</a
@@ -96,10 +104,18 @@
         {#each [['Serial', m.serial ?? '–'], ['Whose', m.owner ?? (m.heldAs === 'farm' ? 'own farm' : 'bought for resale')], ['Reached', machine.data.ownerContact ?? '–'], ['Paid', machine.data.pricePaidMinor === null ? '–' : money(machine.data.pricePaidMinor, me.currency)]] as [name, value] (name)}
           {#if value !== '–'}<div>
               <dt class="text-sm text-quiet">{name}</dt>
-              <dd class={name === 'Whose' || name === 'Reached' ? '' : 'fig'}>{value}</dd>
+              <dd class={name === 'Whose' || name === 'Reached' ? '' : 'fig'}>
+                {#if name === 'Whose' && machine.data.ownerId !== null}<a
+                    class="underline decoration-line hover:decoration-current"
+                    href={p('/owners/:id', { params: { id: String(machine.data.ownerId) } })}>{value}</a
+                  >{:else}{value}{/if}
+              </dd>
             </div>{/if}
         {/each}
       </dl>
+      {#if machine.data.notes}<p class="mt-2 max-w-3xl whitespace-pre-line text-quiet">
+          {machine.data.notes}
+        </p>{/if}
       <div class="rule-below mt-5 flex items-end justify-between pb-1.5">
         <h2>
           Timeline <span class="ml-1 text-sm font-normal text-quiet">along print hours, newest first</span>
@@ -127,9 +143,10 @@
               ]}>{marks[line.kind] ?? '·'}</span
             >
             <span class="leading-snug break-words">
-              <a class="hover:underline" href={p('/jobs/:id', { params: { id: String(line.job) } })}
-                >{line.text}</a
-              >
+              {#if line.job === null}{line.text}{:else}<a
+                  class="hover:underline"
+                  href={p('/jobs/:id', { params: { id: String(line.job) } })}>{line.text}</a
+                >{/if}
               <span class="text-sm text-quiet"
                 >{line.by}, {day(line.at, me.zone)} {clock(line.at, me.zone)}</span
               >
@@ -205,6 +222,7 @@
       </ul>
     </aside>
   </main>
+  <EditMachine {tag} bind:open={editing} />
 {:else if machine.isError}
   <main class="p-8">
     <h1>Not found</h1>

@@ -62,7 +62,18 @@
       >
       <a class="min-h-11 py-2.5 text-sm font-semibold text-action underline" href={p('/machines-in')}
         >Bring machines in</a
+      >
+      <a class="min-h-11 py-2.5 text-sm font-semibold text-action underline" href={p('/machine-new')}
+        >Add one</a
+      >
+      <a class="min-h-11 py-2.5 text-sm font-semibold text-action underline" href={p('/owners')}>Owners</a
       >{/if}
+    <a
+      class="min-h-11 py-2.5 text-sm font-semibold text-action underline"
+      href="/labels?{new URLSearchParams(
+        Object.entries({ text: text.trim(), family, place }).filter(([, value]) => value !== ''),
+      )}">Labels of these</a
+    >
   </div>
   <LookLists />
   {#if machines.isError}<p role="alert" class="mt-4 text-out">✕ {machines.error.message}</p>{/if}

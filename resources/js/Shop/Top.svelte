@@ -25,7 +25,11 @@
 
   const places = [
     { name: 'Bench', path: '/' as const, also: ['/jobs', '/book-in'] },
-    { name: 'Machines', path: '/machines' as const, also: ['/look-lists', '/counters'] },
+    {
+      name: 'Machines',
+      path: '/machines' as const,
+      also: ['/look-lists', '/counters', '/owners', '/labels', '/machine-new'],
+    },
     {
       name: 'Shelf',
       path: '/shelf' as const,

@@ -1133,6 +1133,22 @@ export interface paths {
         };
         get: operations["machineIndex"];
         put?: never;
+        post: operations["knownStore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/machines-labels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["machineLabels"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1199,6 +1215,38 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["counterWithdraw"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/machines/{tag}/known": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["knownShow"];
+        put: operations["knownUpdate"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/machines/{tag}/page-key": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["knownRenewCode"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1278,6 +1326,70 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["orderReceive"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/owners": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownerIndex"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/owners/{owner}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownerShow"];
+        put: operations["ownerUpdate"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/owners/{owner}/erase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ownerErase"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/owners/{owner}/merge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ownerMerge"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2564,6 +2676,34 @@ export interface components {
             places: components["schemas"]["PlaceView"][];
             settings: components["schemas"]["NamedView"][];
         };
+        /** @description What somebody may edit of a machine, as it stands. */
+        KnownView: {
+            tag: string;
+            family: string;
+            serial: string | null;
+            /** @enum {string} */
+            heldAs: "owner" | "farm" | "resale";
+            ownerId: number | null;
+            ownerName: string | null;
+            /** @enum {string} */
+            place: "bench" | "service" | "owner" | "sale" | "donor" | "scrap" | "unmended";
+            printerHost: string | null;
+            printerPort: number | null;
+            notes: string | null;
+            /** @description sent along with an edit: when it was changed last */
+            seen: string;
+        };
+        /** @description What stands on a machine’s label. */
+        LabelView: {
+            machine: components["schemas"]["MachineSummary"];
+            /** @description address of the page its owner may see */
+            ownersPage: string;
+        };
+        LabelsView: {
+            labels: components["schemas"]["LabelView"][];
+            /** @description of these in all */
+            all: number;
+        };
         /** @description What was believed of one fault after each move. */
         LineView: {
             fault: string;
@@ -2784,6 +2924,41 @@ export interface components {
             grade: string;
             note: string | null;
         };
+        OwnerLine: {
+            id: number;
+            name: string;
+            company: boolean;
+            contact: string | null;
+            machines: number;
+        };
+        /** @description An owner with the machines that are here under the name. */
+        OwnerView: {
+            id: number;
+            name: string;
+            company: boolean;
+            contact: string | null;
+            address: string | null;
+            notes: string | null;
+            /** @description since when they are known here */
+            since: string;
+            erasedAt: string | null;
+            /** @description who it turned out to be */
+            mergedInto: number | null;
+            machines: components["schemas"]["OwnersMachine"][];
+            /** @description what they were told, machine by machine */
+            told: components["schemas"]["ToldLine"][];
+        };
+        OwnersMachine: {
+            tag: string;
+            family: string;
+            /** @enum {string} */
+            place: "bench" | "service" | "owner" | "sale" | "donor" | "scrap" | "unmended";
+        };
+        OwnersView: {
+            owners: components["schemas"]["OwnerLine"][];
+            /** @description of these in all */
+            all: number;
+        };
         /** @description A place on a paper. */
         PaperMarkView: {
             id: number;
@@ -2872,7 +3047,9 @@ export interface components {
         PassportView: {
             machine: components["schemas"]["MachineSummary"];
             hours: components["schemas"]["HoursView"];
+            ownerId: number | null;
             ownerContact: string | null;
+            notes: string | null;
             pricePaidMinor: number | null;
             redTag: components["schemas"]["RedTagView"] | null;
             positions: components["schemas"]["FittingView"][];
@@ -3569,8 +3746,8 @@ export interface components {
         };
         TimelineLine: {
             id: number;
-            job: number;
-            station: string;
+            job: number | null;
+            station: string | null;
             kind: string;
             text: string;
             /** Format: float */
@@ -3588,6 +3765,14 @@ export interface components {
             atMost: string | null;
             run: number | null;
             step: number | null;
+        };
+        /** @description Something an owner was told. */
+        ToldLine: {
+            at: string;
+            tag: string;
+            job: number;
+            text: string;
+            by: string;
         };
         /** @description Something of a batch that went out. */
         TracedView: {
@@ -4153,8 +4338,10 @@ export interface operations {
                     serial?: string | null;
                     /** @enum {string|null} */
                     heldAs?: "owner" | "farm" | "resale" | null;
+                    ownerId?: number | null;
                     ownerName?: string | null;
                     ownerContact?: string | null;
+                    ownerIsAnother?: boolean;
                     pricePaidMinor?: number | null;
                     hours?: number | null;
                     counterBeganAnew?: boolean;
@@ -6592,6 +6779,85 @@ export interface operations {
             };
         };
     };
+    knownStore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    family: string;
+                    serial?: string | null;
+                    /** @enum {string} */
+                    heldAs: "owner" | "farm" | "resale";
+                    ownerId?: number | null;
+                    ownerName?: string | null;
+                    ownerContact?: string | null;
+                    ownerIsAnother?: boolean;
+                    pricePaidMinor?: number | null;
+                    hours?: number | null;
+                    notes?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnownView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    machineLabels: {
+        parameters: {
+            query?: {
+                text?: string | null;
+                family?: string | null;
+                place?: "bench" | "service" | "owner" | "sale" | "donor" | "scrap" | "unmended" | null;
+                after?: string | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LabelsView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     machineTableStore: {
         parameters: {
             query?: {
@@ -6717,6 +6983,117 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CounterLine"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    knownShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                tag: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnownView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    knownUpdate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                tag: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    serial?: string | null;
+                    /** @enum {string} */
+                    heldAs: "owner" | "farm" | "resale";
+                    ownerId?: number | null;
+                    ownerName?: string | null;
+                    ownerContact?: string | null;
+                    ownerIsAnother?: boolean;
+                    /** @enum {string} */
+                    place: "bench" | "service" | "owner" | "sale" | "donor" | "scrap" | "unmended";
+                    printerHost?: string | null;
+                    printerPort?: number | null;
+                    notes?: string | null;
+                    seen: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnownView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    knownRenewCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                tag: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnownView"];
                 };
             };
             /** @description Refused */
@@ -6942,6 +7319,177 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OrdersView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ownerIndex: {
+        parameters: {
+            query?: {
+                text?: string | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnersView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ownerShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                owner: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnerView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ownerUpdate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                owner: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    company: boolean;
+                    contact?: string | null;
+                    address?: string | null;
+                    notes?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnerView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ownerErase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                owner: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnerView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ownerMerge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                owner: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    into: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnerView"];
                 };
             };
             /** @description Refused */

@@ -9,7 +9,7 @@ const STALE = {
   reading: ['job', 'diagnosis', 'compared', 'bench', 'machine'],
   trial: ['job', 'trials'],
   run: ['job'],
-  machine: ['machine', 'machines'],
+  machine: ['machine', 'machines', 'owners', 'owner', 'labels'],
   papers: ['papers'],
   looks: ['look-list', 'look-lists', 'bench'],
   stock: ['parts', 'part', 'orders', 'spools', 'donors'],
