@@ -55,7 +55,7 @@ final readonly class ToldOwners implements SaysToOwner
             Destination::from($release->destination)->words(),
             $release->danger === null ? null : "Danger: {$release->danger}",
             $release->note,
-            $release->warranty_until === null ? null : "The repair is stood for until {$release->warranty_until->toDateString()}",
+            $release->warranty_until === null ? null : "The repair is stood for until {$release->warranty_until->format('j M Y')}",
         ]));
     }
 

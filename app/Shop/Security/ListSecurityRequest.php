@@ -11,6 +11,6 @@ final class ListSecurityRequest extends Form
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['before' => ['nullable', 'integer', 'min:1'], 'refused' => ['nullable', 'boolean']];
+        return ['before' => ['nullable', 'integer', 'min:1'], 'only' => ['nullable', 'string', 'in:refused']];
     }
 }

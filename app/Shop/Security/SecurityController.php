@@ -16,7 +16,7 @@ final class SecurityController
         Gate::authorize(Ability::RunShop);
         $found = SecurityEvent::query()->with('person')
             ->when($request->wholeOrNull('before'), static fn ($q, int $id) => $q->where('id', '<', $id))
-            ->when($request->boolean('refused'), static fn ($q) => $q->where('status', '>=', 400))
+            ->when($request->words('only') === 'refused', static fn ($q) => $q->where('status', '>=', 400))
             ->orderByDesc('id')
             ->limit(self::PAGE + 1)
             ->get();

@@ -56,20 +56,26 @@
       choices={Object.entries(places).map(([code, name]) => ({ code, name }))}
       class="w-44"
     />
+  </div>
+  <div class="mt-1 flex flex-wrap gap-x-5">
     {#if me.person.meetsOwners}<a
-        class="min-h-11 py-2.5 text-sm font-semibold text-action underline"
+        class="min-h-11 py-2.5 lg:min-h-9 lg:py-1.5 text-sm font-semibold text-action underline"
         href={p('/counters')}>Read counters</a
       >
-      <a class="min-h-11 py-2.5 text-sm font-semibold text-action underline" href={p('/machines-in')}
-        >Bring machines in</a
+      <a
+        class="min-h-11 py-2.5 lg:min-h-9 lg:py-1.5 text-sm font-semibold text-action underline"
+        href={p('/machines-in')}>Bring machines in</a
       >
-      <a class="min-h-11 py-2.5 text-sm font-semibold text-action underline" href={p('/machine-new')}
-        >Add one</a
+      <a
+        class="min-h-11 py-2.5 lg:min-h-9 lg:py-1.5 text-sm font-semibold text-action underline"
+        href={p('/machine-new')}>Add one</a
       >
-      <a class="min-h-11 py-2.5 text-sm font-semibold text-action underline" href={p('/owners')}>Owners</a
+      <a
+        class="min-h-11 py-2.5 lg:min-h-9 lg:py-1.5 text-sm font-semibold text-action underline"
+        href={p('/owners')}>Owners</a
       >{/if}
     <a
-      class="min-h-11 py-2.5 text-sm font-semibold text-action underline"
+      class="min-h-11 py-2.5 lg:min-h-9 lg:py-1.5 text-sm font-semibold text-action underline"
       href="/labels?{new URLSearchParams(
         Object.entries({ text: text.trim(), family, place }).filter(([, value]) => value !== ''),
       )}">Labels of these</a

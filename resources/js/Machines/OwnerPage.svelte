@@ -175,7 +175,7 @@
         </Form>
       {:else}
         <dl class="mt-3 grid max-w-xl gap-x-6 gap-y-1 sm:grid-cols-[8rem_minmax(0,1fr)]">
-          {#each [['', it.company ? 'A company' : 'A person'], ['Reached', it.contact], ['Address', it.address], ['Notes', it.notes], ['Known since', day(it.since, me.zone)]] as [label, value] (label)}
+          {#each [['Is', it.company ? 'a company' : 'a person'], ['Reached', it.contact], ['Address', it.address], ['Notes', it.notes], ['Known since', day(it.since, me.zone)]] as [label, value] (label)}
             {#if value}<dt class="text-sm text-quiet">{label}</dt>
               <dd class="whitespace-pre-line">{value}</dd>{/if}
           {/each}

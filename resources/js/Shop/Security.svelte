@@ -14,7 +14,12 @@
     queryFn: ({ pageParam }: { pageParam: number | null }) =>
       told(
         api.GET('/security', {
-          params: { query: { refused, ...(pageParam === null ? {} : { before: pageParam }) } },
+          params: {
+            query: {
+              ...(refused ? { only: 'refused' as const } : {}),
+              ...(pageParam === null ? {} : { before: pageParam }),
+            },
+          },
         }),
       ),
     initialPageParam: null as number | null,
@@ -55,12 +60,12 @@
               <td class="py-1.5 pr-4 whitespace-nowrap text-quiet"
                 >{day(line.at, me.zone)} <span class="fig">{clock(line.at, me.zone)}</span></td
               >
-              <td class="pr-4">{line.person ?? 'nobody'}</td>
-              <td class={['pr-4', line.refused && 'font-semibold text-out']}
+              <td class="py-1.5 pr-4">{line.person ?? 'nobody'}</td>
+              <td class={['py-1.5 pr-4', line.refused && 'font-semibold text-out']}
                 >{line.refused ? '✕ refused: ' : ''}{line.what}</td
               >
-              <td class="pr-4 text-quiet [overflow-wrap:anywhere]">{line.about ?? ''}</td>
-              <td class="font-mono text-sm whitespace-nowrap text-quiet">{line.address ?? ''}</td>
+              <td class="py-1.5 pr-4 text-quiet [overflow-wrap:anywhere]">{line.about ?? ''}</td>
+              <td class="py-1.5 font-mono text-sm whitespace-nowrap text-quiet">{line.address ?? ''}</td>
             </tr>
           {/each}
         </tbody>

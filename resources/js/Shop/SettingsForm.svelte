@@ -144,7 +144,7 @@
       </div>
       <Press
         label="At Find comes first"
-        bind:value={text['school'] as string}
+        bind:value={() => text['school'] ?? '', (code) => (text['school'] = code)}
         choices={[
           { code: 'measure-first', name: 'Measure' },
           { code: 'swap-first', name: 'Swap' },

@@ -8428,7 +8428,7 @@ export interface operations {
         parameters: {
             query?: {
                 before?: number | null;
-                refused?: boolean | null;
+                only?: "refused" | null;
             };
             header?: never;
             path?: never;
