@@ -22,6 +22,8 @@ return [
     // Where a tablet gets the certificate of the shop's own authority, and its print; empty where the page is on this machine alone.
     'trust_address' => (string) env('TRUST_URL', ''),
     'trust_print' => (string) env('TRUST_PRINT', ''),
+    // Families of the shop's own stand in its database, where there is one.
+    'own_families' => env('DB_PASSWORD') !== null,
     // Folders of knowledge files; later ones override earlier ones by code.
     'knowledge' => array_values(array_filter([base_path('knowledge'), env('SHOP_KNOWLEDGE')])),
 ];

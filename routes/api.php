@@ -13,6 +13,7 @@ use App\Intake\JobController;
 use App\Intake\PhotographController;
 use App\Knowledge\KnowledgeController;
 use App\Machines\CounterController;
+use App\Machines\Families\FamilyController;
 use App\Machines\KnownController;
 use App\Machines\MachineTableController;
 use App\Machines\Owners\OwnerController;
@@ -83,6 +84,12 @@ Route::middleware(['auth', 'throttle:person', 'cache.headers:private;no_store;et
     Route::put('machines/{tag}/warranty', [MachineController::class, 'warranty']);
     Route::post('machines/{tag}/service-jobs', [CareController::class, 'openService']);
 
+    Route::get('families/{family}', [FamilyController::class, 'show']);
+    Route::post('families', [FamilyController::class, 'store']);
+    Route::post('families/import', [FamilyController::class, 'import']);
+    Route::put('families/{family}', [FamilyController::class, 'update']);
+    Route::delete('families/{family}', [FamilyController::class, 'drop']);
+    Route::post('families/{family}/picture', [FamilyController::class, 'photograph']);
     Route::get('families/{family}/papers', [PaperController::class, 'index']);
     Route::post('families/{family}/papers', [PaperController::class, 'store']);
     Route::delete('papers/{paper}', [PaperController::class, 'withdraw']);
@@ -150,6 +157,7 @@ Route::middleware(['auth', 'throttle:person', 'cache.headers:private;no_store;et
         Route::patch('', [JobController::class, 'update']);
         Route::post('station', [JobController::class, 'move']);
         Route::post('hands', [JobController::class, 'hands']);
+        Route::put('accessories', [JobController::class, 'accessories']);
 
         Route::post('safety-answers', [SafetyController::class, 'answer']);
         Route::post('red-tag', [SafetyController::class, 'putOn']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Diagnosis\Trials\TrialController;
 use App\Intake\PhotographController;
+use App\Machines\Families\FamilyController;
 use App\Machines\MachineTableController;
 use App\Machines\Owners\OwnerController;
 use App\Machines\PaperController;
@@ -34,6 +35,8 @@ Route::middleware('auth')->prefix('files')->group(function (): void {
     Route::get('orders/{order}.pdf', [OrderController::class, 'pdf']);
     Route::get('parts/{number}.jpg', [PartController::class, 'picture']);
     Route::get('parts/{number}/file', [PartController::class, 'download']);
+    Route::get('families/{family}.yaml', [FamilyController::class, 'export'])->where('family', '[a-z0-9-]+');
+    Route::get('families/{family}.jpg', [FamilyController::class, 'picture'])->where('family', '[a-z0-9-]+');
     Route::get('owners/{owner}.json', [OwnerController::class, 'export']);
     Route::get('machines.csv', [MachineTableController::class, 'export']);
     Route::get('stock/{kind}.csv', [StockFileController::class, 'out']);

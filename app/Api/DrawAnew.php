@@ -11,7 +11,7 @@ use OddBench\Input\InputError;
  */
 final class DrawAnew
 {
-    private const MOST_PIXELS = 50_000_000;
+    private const MOST_PIXELS = 24_000_000;
 
     private const KINDS = [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP];
 
@@ -33,7 +33,7 @@ final class DrawAnew
             );
         }
         if ($size[0] * $size[1] > self::MOST_PIXELS) {
-            throw InputError::at($field, 'The picture has more than 50 million points. Take it smaller.');
+            throw InputError::at($field, 'The picture has more than 24 million points. Take it smaller.');
         }
         $picture = @imagecreatefromstring($bytes);
         if ($picture === false) {

@@ -22,6 +22,7 @@ final readonly class BookIn
         private JobRecord $record,
         private NoteHours $noteHours,
         private HoursQuery $hours,
+        private KeepAccessories $accessories,
         private iterable $rooms,
     ) {
     }
@@ -57,6 +58,7 @@ final readonly class BookIn
                 'opened_by' => $by->id,
                 'opened_at' => now(),
             ]);
+            $this->accessories->write($job, $booking->accessories);
             $this->record->note($job, $by, new Said('booked-in', "Booked in for {$booking->kind->value}: “{$booking->complaint}”"));
             foreach ($this->rooms as $room) {
                 $room->booked($job, $booking, $by);

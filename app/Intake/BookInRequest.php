@@ -35,6 +35,10 @@ final class BookInRequest extends Form
             'cameAlong' => ['nullable', 'string', 'max:500'],
             'began' => ['required', 'string', Rule::enum(Began::class)],
             'promisedFor' => ['nullable', 'date_format:Y-m-d'],
+            ...AccessoriesRequest::RULES,
+            'unknownTraits' => ['nullable', 'array', 'max:20'],
+            'unknownTraits.*' => ['string', 'max:40'],
+            'unknownName' => ['nullable', 'string', 'max:80'],
         ];
     }
 

@@ -10,7 +10,10 @@ use OddBench\Intake\JobKind;
 /** What is written down when a machine comes in. */
 final readonly class Booking
 {
-    /** @param  list<string>  $told  findings told at the counter */
+    /**
+     * @param  list<string>  $told  findings told at the counter
+     * @param  list<array{code?: string|null, name?: string|null, came: int, went?: int|null, staysBecause?: string|null}>  $accessories
+     */
     public function __construct(
         public JobKind $kind,
         public string $complaint,
@@ -21,6 +24,7 @@ final readonly class Booking
         public ?string $cameAlong = null,
         public ?string $promisedFor = null,
         public array $told = [],
+        public array $accessories = [],
     ) {
     }
 }

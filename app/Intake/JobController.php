@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Machines\Families\KeepFamily;
 use App\Machines\Machine;
 use App\Machines\Owners\OwnerChoice;
 use App\Machines\RegisterMachine;
@@ -14,6 +15,7 @@ use Illuminate\Support\Facades\Gate;
 use OddBench\Intake\Began;
 use OddBench\Intake\JobKind;
 use OddBench\Intake\Station;
+use OddBench\Knowledge\Knowledge;
 
 final readonly class JobController
 {
@@ -26,24 +28,25 @@ final readonly class JobController
         return $this->show->of($job);
     }
 
-    public function store(BookInRequest $request, RegisterMachine $register, BookIn $bookIn): JobView
+    public function store(BookInRequest $request, KeepFamily $families): JobView
     {
         Gate::authorize(Ability::BookIn);
-        $job = DB::transaction(function () use ($request, $register, $bookIn): Job {
+        $job = DB::transaction(function () use ($request, $families): Job {
             $tag = $request->words('tag');
+            $family = $this->family($request, $families);
             /** @var 'owner'|'farm'|'resale' $heldAs */
             $heldAs = $request->string('heldAs')->toString();
             $machine = $tag !== null
                 ? Machine::known($tag)
-                : $register->register(
-                    $request->string('family')->toString(),
+                : app(RegisterMachine::class)->register(
+                    $family,
                     $request->words('serial'),
                     $heldAs,
                     OwnerChoice::of($request),
                     $request->wholeOrNull('pricePaidMinor'),
                 );
 
-            return $bookIn->book($machine, new Booking(
+            return app(BookIn::class)->book($machine, new Booking(
                 kind: JobKind::from($request->string('kind')->toString()),
                 complaint: $request->string('complaint')->trim()->toString(),
                 began: Began::from($request->string('began')->toString()),
@@ -53,10 +56,28 @@ final readonly class JobController
                 cameAlong: $request->words('cameAlong'),
                 promisedFor: $request->words('promisedFor'),
                 told: $request->told(),
+                accessories: AccessoriesRequest::list($request),
             ), Here::person());
         });
 
-        return $this->show->of($job->id);
+        return app(ShowJob::class)->of($job->id);
+    }
+
+    /** Its family, or one that is not known yet: made of what somebody can see. */
+    private function family(BookInRequest $request, KeepFamily $families): string
+    {
+        $family = $request->string('family')->toString();
+        if ($family !== 'unknown') {
+            return $family;
+        }
+        /** @var array<string, string> $traits */
+        $traits = array_filter((array) $request->input('unknownTraits', []), is_string(...));
+        $code = $families->unknown($request->words('unknownName'), $traits, Here::person());
+        // from here on in this request it is known: whoever knew of the trade before reads it anew
+        app()->forgetInstance(Knowledge::class);
+        app()->forgetScopedInstances();
+
+        return $code;
     }
 
     public function update(int $job, EditJobRequest $request, EditJob $edit): JobView
@@ -83,6 +104,19 @@ final readonly class JobController
             }
             $edit->correct($found, $changes, $version, Here::person());
         }
+
+        return $this->show->of($job);
+    }
+
+    public function accessories(int $job, AccessoriesRequest $request, KeepAccessories $keep): JobView
+    {
+        Gate::authorize(Ability::Edit);
+        $keep->keep(
+            Job::query()->findOrFail($job),
+            AccessoriesRequest::list($request),
+            $request->integer('version'),
+            Here::person(),
+        );
 
         return $this->show->of($job);
     }

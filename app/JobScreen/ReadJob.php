@@ -12,6 +12,8 @@ use App\Diagnosis\Findings\JobFinding;
 use App\Fleet\LookList;
 use App\Fleet\LookListQuery;
 use App\Fleet\SistersQuery;
+use App\Intake\Accessory;
+use App\Intake\AccessoryView;
 use App\Intake\Job;
 use App\Intake\JobState;
 use App\Intake\JobStates;
@@ -97,6 +99,7 @@ final readonly class ReadJob implements ShowJob
             complaint: $job->complaint,
             screenSaid: $job->screen_said,
             cameAlong: $job->came_along,
+            accessories: array_values(Accessory::query()->where('job_id', $id)->orderBy('id')->get()->map(AccessoryView::of(...))->all()),
             began: $job->began,
             hours: $job->hours === null ? null : (float) $job->hours,
             hoursAbout: $job->hours_about,

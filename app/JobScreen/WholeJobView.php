@@ -7,6 +7,7 @@ namespace App\JobScreen;
 use App\Diagnosis\Faults\ConfirmedView;
 use App\Diagnosis\Findings\FindingView;
 use App\Fleet\LookListLine;
+use App\Intake\AccessoryView;
 use App\Intake\JobView;
 use App\Intake\StationView;
 use App\Machines\WarrantyView;
@@ -27,6 +28,7 @@ use OpenApi\Attributes as OA;
 final readonly class WholeJobView extends JobView
 {
     /**
+     * @param  list<AccessoryView>  $accessories
      * @param  list<StationView>  $stations
      * @param  array<string, bool|null>  $safetyAnswers
      * @param  list<FindingView>  $findings
@@ -49,6 +51,7 @@ final readonly class WholeJobView extends JobView
         #[OA\Property] public string $complaint,
         #[OA\Property] public ?string $screenSaid,
         #[OA\Property] public ?string $cameAlong,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: AccessoryView::class))] public array $accessories,
         #[OA\Property] public string $began,
         #[OA\Property] public ?float $hours,
         #[OA\Property(description: 'its counter was not read when it came in')] public bool $hoursAbout,

@@ -16,6 +16,7 @@ final readonly class FamilyView extends View
      * @param  array<string, string>  $traits
      * @param  array<string, string>  $starts  instrument input => what its sheet starts with
      * @param  list<string>  $places  codes of the places it has
+     * @param  list<string>  $accessories  codes of what usually comes along
      * @param  list<string>  $sockets  names beside the sockets of its board
      */
     public function __construct(
@@ -28,6 +29,8 @@ final readonly class FamilyView extends View
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $places,
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))] public array $starts,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $sockets,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $accessories,
+        #[OA\Property(description: 'somebody has seen one, and nothing is written of it yet')] public bool $unknown,
     ) {
     }
 }

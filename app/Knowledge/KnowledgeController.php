@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Knowledge;
 
 use OddBench\Intake\Began;
+use OddBench\Knowledge\Accessory;
 use OddBench\Knowledge\Check;
 use OddBench\Knowledge\Family;
 use OddBench\Knowledge\Finding;
@@ -46,6 +47,8 @@ final readonly class KnowledgeController
                 $knowledge->places,
             )),
             settings: NamedView::all($knowledge->settings),
+            accessories: NamedView::all(array_map(static fn (Accessory $a): string => $a->name, $knowledge->accessories)),
+            traits: Traits::KNOWN,
         );
     }
 
@@ -61,6 +64,8 @@ final readonly class KnowledgeController
             array_keys(array_filter($knowledge->places, static fn (Place $p): bool => $traits->allow($p->needs))),
             $family->starts,
             array_map(strval(...), array_keys($family->sockets)),
+            array_keys(array_filter($knowledge->accessories, static fn (Accessory $a): bool => $traits->allow($a->needs))),
+            $family->isUnknown(),
         );
     }
 }

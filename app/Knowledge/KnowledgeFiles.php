@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Knowledge;
 
+use App\Knowledge\Families\OwnFamilies;
 use OddBench\Knowledge\BadKnowledge;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\KnowledgeReader;
@@ -20,12 +21,79 @@ final readonly class KnowledgeFiles
     private const PRACTICE = 'practice';
 
     /** @param  list<string>  $folders later ones override earlier ones */
-    public function __construct(private array $folders)
+    public function __construct(private array $folders, private OwnFamilies $own = new OwnFamilies(false))
     {
     }
 
     /** @throws BadKnowledge with every mistake */
     public function read(): Knowledge
+    {
+        return KnowledgeReader::read($this->withFamilies($this->merged(), $this->own->all()));
+    }
+
+    /**
+     * What is known with one family as it would be kept.
+     *
+     * @throws BadKnowledge with every mistake
+     */
+    public function readWith(string $code, string $yaml): Knowledge
+    {
+        return KnowledgeReader::read($this->withFamilies($this->merged(), [$code => $yaml] + $this->own->all()));
+    }
+
+    /**
+     * What is known without those of the shop’s own families that a newer release does not take any more.
+     *
+     * @return array{Knowledge, list<string>} and the codes of those
+     *
+     * @throws BadKnowledge when it is not they
+     */
+    public function readWithoutSpoiled(BadKnowledge $because): array
+    {
+        $spoiled = array_values(array_intersect(
+            array_keys($this->own->all()),
+            array_map(static fn (Mistake $m): string => basename($m->file, '.yaml'), $because->mistakes),
+        ));
+        if ($spoiled === []) {
+            throw $because;
+        }
+
+        return [
+            KnowledgeReader::read($this->withFamilies($this->merged(), array_diff_key($this->own->all(), array_flip($spoiled)))),
+            $spoiled,
+        ];
+    }
+
+    /** A family of this code comes with the application. */
+    public function ships(string $code): bool
+    {
+        return $this->shipped($code) !== null;
+    }
+
+    /** @return string|null its file, as it is shipped */
+    public function shipped(string $code): ?string
+    {
+        foreach (array_reverse($this->folders) as $folder) {
+            $path = "{$folder}/families/{$code}.yaml";
+            if (preg_match('/^[a-z0-9-]+$/', $code) === 1 && is_file($path)) {
+                return (string) file_get_contents($path);
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<mixed>|null what stands in the shop’s own file, or else in the shipped one */
+    public function family(string $code, ?string $own): ?array
+    {
+        $yaml = $own ?? $this->shipped($code);
+        $content = $yaml === null ? null : Yaml::parse($yaml);
+
+        return is_array($content) ? $content : null;
+    }
+
+    /** @return array<string, mixed> path below the folder => content */
+    private function merged(): array
     {
         $merged = [];
         foreach ($this->folders as $folder) {
@@ -34,7 +102,25 @@ final readonly class KnowledgeFiles
             }
         }
 
-        return KnowledgeReader::read($merged);
+        return $merged;
+    }
+
+    /**
+     * @param  array<string, mixed>  $files
+     * @param  array<string, string>  $families  code => YAML; each stands whole in place of a shipped one
+     * @return array<string, mixed>
+     */
+    private function withFamilies(array $files, array $families): array
+    {
+        foreach ($families as $code => $yaml) {
+            try {
+                $files["families/{$code}.yaml"] = Yaml::parse($yaml);
+            } catch (ParseException $e) {
+                throw BadKnowledge::because([new Mistake("families/{$code}.yaml", $code, 'file', 'cannot be read: '.$e->getMessage())]);
+            }
+        }
+
+        return $files;
     }
 
     /** Broken machines as their owners tell of them, for practice and tests. */
@@ -60,7 +146,7 @@ final readonly class KnowledgeFiles
             }
         }
 
-        return sha1($print);
+        return sha1($print.$this->own->print());
     }
 
     /** @return array<string, mixed> path below the folder => content */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Knowledge;
 
+use App\Knowledge\Families\OwnFamilies;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\ServiceProvider;
 use OddBench\Knowledge\BadKnowledge;
@@ -17,7 +19,7 @@ final class KnowledgeServiceProvider extends ServiceProvider
             /** @var list<string> $folders */
             $folders = config('odd-bench.knowledge');
 
-            return new KnowledgeFiles($folders);
+            return new KnowledgeFiles($folders, new OwnFamilies(Config::boolean('odd-bench.own_families')));
         });
         $this->app->singleton(Knowledge::class, fn (): Knowledge => $this->kept($this->app->make(KnowledgeFiles::class)));
     }
@@ -34,6 +36,14 @@ final class KnowledgeServiceProvider extends ServiceProvider
         try {
             $knowledge = $files->read();
         } catch (BadKnowledge $e) {
+            try {
+                [$knowledge, $spoiled] = $files->readWithoutSpoiled($e);
+                Log::error('These families of the shop are left out, this release does not take them: '.implode(', ', $spoiled)."\n{$e->getMessage()}");
+
+                return $knowledge;
+            } catch (BadKnowledge) {
+                // it is not they
+            }
             if ($good !== null) {
                 Log::error("The knowledge files have mistakes; the last good ones are used.\n{$e->getMessage()}");
 

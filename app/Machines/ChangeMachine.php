@@ -11,6 +11,7 @@ use App\Machines\Owners\Owner;
 use App\Shop\Person;
 use Illuminate\Support\Facades\DB;
 use OddBench\Input\InputError;
+use OddBench\Knowledge\Knowledge;
 
 /** Edits what is known of a machine; each change is a line in its history. */
 final readonly class ChangeMachine
@@ -21,6 +22,7 @@ final readonly class ChangeMachine
         private FindOwner $owners,
         private PrinterAt $printers,
         private KeepsHistory $history,
+        private Knowledge $knowledge,
         private iterable $rooms,
     ) {
     }
@@ -40,6 +42,7 @@ final readonly class ChangeMachine
                 throw Stale::since(['Somebody changed this machine meanwhile. Look at it again; what you typed is kept.'], 0);
             }
             $said = [
+                ...$this->family($machine, $to->family),
                 ...$this->serial($machine, $to->serial),
                 ...$this->held($machine, $to),
                 ...$this->place($machine, $to->place),
@@ -56,6 +59,26 @@ final readonly class ChangeMachine
 
             return $machine;
         });
+    }
+
+    /**
+     * A machine of a family that was not known is given the one it turned out to be of; any other stays of its own.
+     *
+     * @return list<string>
+     */
+    private function family(Machine $machine, string $family): array
+    {
+        if ($machine->family === $family) {
+            return [];
+        }
+        $before = $this->knowledge->families[$machine->family] ?? null;
+        if ($before?->isUnknown() === false) {
+            throw InputError::at('family', "{$machine->tag} is a {$before->name}, by which its positions and proofs are kept. Make it known anew under another tag.");
+        }
+        $now = $this->knowledge->family($family);
+        $machine->family = $family;
+
+        return ['Family: '.($before->name ?? 'not known')." turned out to be {$now->name}"];
     }
 
     /** @return list<string> */

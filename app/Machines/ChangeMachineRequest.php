@@ -14,6 +14,7 @@ final class ChangeMachineRequest extends Form
     public function rules(): array
     {
         return [
+            'family' => ['required', 'string', 'max:40'],
             'serial' => ['nullable', 'string', 'max:80'],
             'heldAs' => ['required', 'string', Rule::enum(HeldAs::class)],
             ...OwnerChoice::RULES,
@@ -31,6 +32,7 @@ final class ChangeMachineRequest extends Form
         $heldAs = $this->string('heldAs')->toString();
 
         return new MachineChange(
+            $this->string('family')->toString(),
             $this->words('serial'),
             $heldAs,
             OwnerChoice::of($this),

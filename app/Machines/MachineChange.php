@@ -11,6 +11,7 @@ final readonly class MachineChange
 {
     /** @param  'owner'|'farm'|'resale'  $heldAs */
     public function __construct(
+        public string $family,
         public ?string $serial,
         public string $heldAs,
         public ?OwnerChoice $owner,

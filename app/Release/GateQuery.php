@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Release;
 
+use App\Intake\Accessory;
 use App\Intake\JobState;
 use App\Intake\WalkQuery;
 use App\Repair\WorkOnJob;
@@ -31,6 +32,9 @@ final readonly class GateQuery
             ),
             safetyAnswered: $walk->safetyAnswered,
             atSendOut: $state->job->station === Station::Release,
+            notBack: $state->once('notBack', static fn (): array => array_values(array_filter(
+                Accessory::query()->where('job_id', $state->job->id)->orderBy('id')->get()->map(static fn (Accessory $a): ?string => $a->judged()->isMissing())->all(),
+            ))),
         );
     }
 }

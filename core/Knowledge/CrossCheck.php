@@ -216,6 +216,10 @@ final class CrossCheck
                 array_map(strval(...), array_keys($family->service)),
                 $this->knowledge->service,
             );
+            // machines that are not known yet share theirs
+            if ($family->isUnknown()) {
+                continue;
+            }
             if (isset($letters[$family->letters])) {
                 $this->wrong("families/{$family->code}.yaml", $family->code, 'letters', "are taken by {$letters[$family->letters]}");
             }

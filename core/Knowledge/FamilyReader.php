@@ -24,15 +24,18 @@ final class FamilyReader
             }
         }
 
+        $unknown = $entry->yes('unknown');
+        $build = $unknown ? null : Build::read($entry);
+
         return new Family(
             $entry->text('code'),
             $entry->text('name'),
             $entry->text('letters'),
             $traits,
             self::positions($entry),
-            HeatFigures::read($entry),
-            $build = Build::read($entry),
-            self::starts($entry) + $build->starts(),
+            $unknown ? null : HeatFigures::read($entry),
+            $build,
+            self::starts($entry) + ($build?->starts() ?? []),
             self::fasteners($entry),
             self::sockets($entry),
             self::service($entry),

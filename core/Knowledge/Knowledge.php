@@ -29,6 +29,7 @@ final readonly class Knowledge
      * @param  array<string, Wear>  $wear  by class of part
      * @param  array<string, ServiceItem>  $service
      * @param  array<string, Stocking>  $stocking  by class of part
+     * @param  array<string, Accessory>  $accessories  what comes along with machines
      * @param  array<string, Material>  $materials  by code
      * @param  array<string, list<string>>  $alike  words that mean the same in a customer’s mouth, by a name
      * @param  array<string, float>  $prices  what a class of part usually costs, in bench minutes
@@ -51,6 +52,7 @@ final readonly class Knowledge
         public array $wear = [],
         public array $service = [],
         public array $stocking = [],
+        public array $accessories = [],
         public array $materials = [],
         public array $prices = [],
         public array $alike = [],

@@ -67,6 +67,11 @@ final class KnowledgeReader
                     $e->numberOrNull('shelf_life_weeks'),
                 ),
             ),
+            accessories: $reader->each(
+                $files,
+                'accessories.yaml',
+                static fn (Entry $e): Accessory => new Accessory($e->text('code'), $e->text('name'), $e->needs()),
+            ),
             materials: $reader->each(
                 $files,
                 'materials.yaml',

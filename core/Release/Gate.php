@@ -13,6 +13,7 @@ final readonly class Gate
      * @param  list<string>  $openFaults  names of confirmed faults with no mend noted
      * @param  bool  $safetyAnswered  every safety question has an answer
      * @param  bool  $atSendOut  the job stands at Send out
+     * @param  list<string>  $notBack  what came along and did not go out again, in words
      */
     public function __construct(
         public bool $redTag,
@@ -20,6 +21,7 @@ final readonly class Gate
         public array $openFaults,
         public bool $safetyAnswered,
         public bool $atSendOut,
+        public array $notBack = [],
     ) {
     }
 
@@ -31,12 +33,12 @@ final readonly class Gate
     public function reasonsAgainst(Destination $to, bool $dangerWritten, bool $byLead): array
     {
         if (! $to->runsAgain()) {
-            return $to === Destination::Unmended && $this->redTag ? array_values(array_filter([
+            return $to === Destination::Unmended ? [...$this->notBack, ...($this->redTag ? array_values(array_filter([
                 $dangerWritten ? null : 'It wears a red tag: write down the danger, so that its owner has it in writing.',
                 $byLead ? null : 'It wears a red tag: a lead signs that it goes back unmended.',
-            ])) : [];
+            ])) : [])] : [];
         }
-        $reasons = [];
+        $reasons = $this->notBack;
         if ($this->redTag) {
             $reasons[] = 'It wears a red tag. The tag comes off with the mended cause, a measurement and a lead’s signature.';
         }

@@ -94,7 +94,7 @@ final class KnownMachinesTest extends BenchTestCase
         $known = (array) $this->getJson("/api/v1/machines/{$machine->tag}/known")->assertOk()->json();
 
         return $this->send('PUT', "/machines/{$machine->tag}/known", [
-            ...array_intersect_key($known, array_flip(['serial', 'heldAs', 'ownerId', 'place', 'printerHost', 'printerPort', 'notes', 'seen'])),
+            ...array_intersect_key($known, array_flip(['family', 'serial', 'heldAs', 'ownerId', 'place', 'printerHost', 'printerPort', 'notes', 'seen'])),
             ...$to,
         ]);
     }

@@ -52,10 +52,10 @@ final readonly class ControlRun
             if (RedTag::wornBy($job->machine_id) !== null) {
                 throw Refused::because('redTag', 'The machine wears a red tag: nothing is run until it is off.');
             }
-            if (! isset($this->knowledge->families[$job->machine->family])) {
+            if (($this->knowledge->families[$job->machine->family] ?? null)?->isUnknown() !== false) {
                 throw Refused::because(
                     'family',
-                    'How far this machine can be driven is not known: its family is in no file. Nothing moves it; prove it by hand.',
+                    'How far this machine can be driven is not known: its family is not known. Nothing moves it; prove it by hand, or give it its family.',
                 );
             }
             $this->refuseTaken($job, $host, $port, $address);

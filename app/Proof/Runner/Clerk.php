@@ -91,7 +91,7 @@ final class Clerk
         $at = (int) strrpos($address, ':');
         $machine = $run->job->machine;
         $family = $this->knowledge->families[$machine->family] ?? null;
-        if ($family === null) {
+        if ($family === null || $family->isUnknown()) {
             // how far it may be driven is not known: nothing moves it
             return;
         }

@@ -9,7 +9,7 @@ use Illuminate\Database\ConnectionInterface;
 /** Every file a shop’s tables speak of. */
 final readonly class ReferredFiles
 {
-    private const COLUMNS = ['photographs' => 'path', 'papers' => 'path', 'parts' => 'photo', 'recipes' => 'file', 'stock_files' => 'path'];
+    private const COLUMNS = ['photographs' => 'path', 'papers' => 'path', 'parts' => 'photo', 'recipes' => 'file', 'stock_files' => 'path', 'families' => 'picture'];
 
     /**
      * @param  string  $folder  where the files stand
