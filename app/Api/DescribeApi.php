@@ -150,11 +150,22 @@ final readonly class DescribeApi
     {
         $properties = $required = [];
         foreach ($rules as $field => $its) {
-            if (str_ends_with($field, '.*')) {
+            if (str_contains($field, '.')) {
                 continue;
             }
             $schema = $this->field($its);
             if ($schema['type'] === 'array') {
+                $of = [];
+                foreach ($rules as $name => $inner) {
+                    if (str_starts_with($name, "{$field}.*.")) {
+                        $of[substr($name, strlen("{$field}.*."))] = $inner;
+                    }
+                }
+                if ($of !== []) {
+                    $properties[$field] = ['type' => 'array', 'items' => $this->body($of)];
+
+                    continue;
+                }
                 $item = $this->field($rules["{$field}.*"] ?? ['string']);
                 $map = $item['type'] === 'boolean' || array_filter($its, static fn (mixed $rule): bool => $rule instanceof IsMap) !== [];
                 if (in_array('nullable', $rules["{$field}.*"] ?? [], true)) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Api\Form;
+use App\Api\IsMap;
 use App\Machines\Owners\OwnerChoice;
 use App\Shop\ShopDay;
 use Closure;
@@ -36,7 +37,7 @@ final class BookInRequest extends Form
             'began' => ['required', 'string', Rule::enum(Began::class)],
             'promisedFor' => ['nullable', 'date_format:Y-m-d'],
             ...AccessoriesRequest::RULES,
-            'unknownTraits' => ['nullable', 'array', 'max:20'],
+            'unknownTraits' => ['nullable', 'array', 'max:20', new IsMap],
             'unknownTraits.*' => ['string', 'max:40'],
             'unknownName' => ['nullable', 'string', 'max:80'],
         ];

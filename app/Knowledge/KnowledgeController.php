@@ -13,6 +13,7 @@ use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\Place;
 use OddBench\Knowledge\Position;
 use OddBench\Knowledge\SafetyQuestion;
+use OddBench\Knowledge\ServiceItem;
 use OddBench\Knowledge\Traits;
 
 final readonly class KnowledgeController
@@ -48,6 +49,7 @@ final readonly class KnowledgeController
             )),
             settings: NamedView::all($knowledge->settings),
             accessories: NamedView::all(array_map(static fn (Accessory $a): string => $a->name, $knowledge->accessories)),
+            service: NamedView::all(array_map(static fn (ServiceItem $item): string => $item->name, $knowledge->service)),
             traits: Traits::KNOWN,
         );
     }

@@ -23,6 +23,7 @@ final readonly class KnowledgeView extends View
      * @param  list<PlaceView>  $places
      * @param  list<NamedView>  $settings  what trial prints vary
      * @param  list<NamedView>  $accessories  what comes along with machines
+     * @param  list<NamedView>  $service  what comes round
      * @param  array<string, list<string>>  $traits  every trait and its values
      */
     public function __construct(
@@ -37,6 +38,7 @@ final readonly class KnowledgeView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: PlaceView::class))] public array $places,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $settings,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $accessories,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $service,
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')))] public array $traits,
     ) {
     }

@@ -58,12 +58,12 @@ final readonly class FamilyController
         return $this->view(DB::transaction(fn (): string => $this->keep->import($request->getContent(), Here::person())));
     }
 
-    public function drop(string $family): Response
+    public function drop(string $family): FamilyGone
     {
         Gate::authorize(Ability::RunShop);
         DB::transaction(fn () => $this->keep->drop($family));
 
-        return response()->json(['code' => $family]);
+        return new FamilyGone($family, $this->files->ships($family));
     }
 
     /** The body is the picture itself. */

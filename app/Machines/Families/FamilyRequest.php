@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Machines\Families;
 
 use App\Api\Form;
+use App\Api\IsMap;
 
 /** The content of a family’s file; what is right in it the validator of the knowledge says. */
 final class FamilyRequest extends Form
@@ -12,7 +13,7 @@ final class FamilyRequest extends Form
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['content' => ['required', 'array', 'max:20']];
+        return ['content' => ['required', 'array', 'max:20', new IsMap]];
     }
 
     /** @return array<mixed> without what is empty: what is not said is not known */

@@ -102,8 +102,8 @@
                   ><SmallRuler station={line.station} name={line.stationName} /></span
                 >
                 <span class="min-w-0">
-                  <span class="line-clamp-2 leading-snug font-semibold">
-                    {#if line.redTag}<span class="hatch mr-1 rounded-sm px-1 text-xs"
+                  <span class="line-clamp-2 leading-snug font-semibold break-words">
+                    {#if line.redTag}<span class="hatch whitespace-nowrap mr-1 rounded-sm px-1 text-xs"
                         ><span class="bg-red px-0.5">RED TAG</span></span
                       >{/if}{line.next}
                   </span>

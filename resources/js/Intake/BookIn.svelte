@@ -1,9 +1,10 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { api, Refusal, told, wrong } from '@/api/client';
-  import { machineQuery } from '@/api/queries';
+  import { api, Refusal, sendPhotograph, told, wrong } from '@/api/client';
+  import { knowledgeQuery, machineQuery } from '@/api/queries';
   import { keepJob } from '@/api/writes';
   import { ComplaintReader } from '@/Diagnosis';
+  import { held, OwnerField } from '@/Machines';
   import { navigate } from '@/router';
   import { here } from '@/api/session.svelte';
   import Form from '@/ui/Form.svelte';
@@ -12,10 +13,16 @@
   import { Draft } from '@/ui/draft.svelte';
   import Field from '@/ui/Field.svelte';
   import { day, hours as showHours, number } from '@/ui/format';
+  import { smaller } from '@/ui/photograph';
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
   import Tag from '@/ui/Tag.svelte';
   import { Work } from '@/ui/work.svelte';
+  import Accessories from './Accessories.svelte';
+  import { kept, usual } from './cameAlong';
+  import Pictures from './Pictures.svelte';
+  import UnknownFamily from './UnknownFamily.svelte';
+  import WhichMachine from './WhichMachine.svelte';
 
   const me = here();
   const client = useQueryClient();
@@ -27,21 +34,50 @@
     tag: '',
     kind: 'repair' as 'repair' | 'service' | 'upgrade' | 'inspection' | 'refurbish',
     family: '',
+    unknownName: '',
+    unknownTraits: '',
     serial: '',
     heldAs: 'owner' as 'owner' | 'farm' | 'resale',
+    ownerId: '',
     ownerName: '',
     ownerContact: '',
+    ownerIsAnother: '',
     pricePaid: '',
     hours: '',
     complaint: '',
     told: '',
     screenSaid: '',
-    cameAlong: '',
+    accessories: '',
     began: '',
     promisedFor: '',
   });
   const form = draft.value;
   let beganAnew = $state(false);
+  let pictures = $state<{ file: File; address: string }[]>([]);
+  let complaint = $state<HTMLElement>();
+
+  const UNKNOWN = { code: 'unknown', name: 'None of these' };
+  const cameAlong = $derived(kept(form.accessories));
+  const traits = $derived(
+    form.unknownTraits === '' ? {} : (JSON.parse(form.unknownTraits) as Record<string, string>),
+  );
+
+  /** Enter goes on to the next field: scanners send it, and a machine is booked in by a press. */
+  function goOn(event: KeyboardEvent): void {
+    const from = event.target;
+    if (event.key !== 'Enter' || !(from instanceof HTMLInputElement) || event.defaultPrevented) return;
+    event.preventDefault();
+    const fields = [
+      ...(from.form?.querySelectorAll<HTMLElement>('input:not([type=file]), textarea, select') ?? []),
+    ].filter((one) => one.offsetParent !== null);
+    fields[fields.indexOf(from) + 1]?.focus();
+  }
+  const toComplaint = () => complaint?.querySelector('textarea')?.focus();
+
+  /** The job is booked in; a picture that is not taken is said there, and can be taken again on its page. */
+  async function sendPictures(job: number): Promise<void> {
+    for (const { file } of pictures) await sendPhotograph(job, await smaller(file));
+  }
 
   const fromAddress = new URLSearchParams(location.search).get('tag');
   if (fromAddress) {
@@ -97,15 +133,28 @@
             hours,
             counterBeganAnew: beganAnew,
             screenSaid: form.screenSaid || null,
-            cameAlong: form.cameAlong || null,
+            accessories: cameAlong.map(({ code, name, came }) => ({ code, name, came })),
             promisedFor: form.promisedFor || null,
             ...(isNew
               ? {
                   family: form.family,
+                  ...(form.family === UNKNOWN.code
+                    ? {
+                        unknownName: form.unknownName || null,
+                        unknownTraits: Object.values(traits).length > 0 ? traits : null,
+                      }
+                    : {}),
                   serial: form.serial || null,
                   heldAs: form.heldAs,
-                  ownerName: form.heldAs === 'owner' ? form.ownerName || null : null,
-                  ownerContact: form.heldAs === 'owner' ? form.ownerContact || null : null,
+                  ...(form.heldAs !== 'owner'
+                    ? {}
+                    : form.ownerId !== ''
+                      ? { ownerId: Number(form.ownerId) }
+                      : {
+                          ownerName: form.ownerName || null,
+                          ownerContact: form.ownerContact || null,
+                          ownerIsAnother: form.ownerIsAnother !== '',
+                        }),
                   pricePaidMinor: form.heldAs === 'resale' && price !== null ? Math.round(price * 100) : null,
                 }
               : { tag: form.tag.trim() }),
@@ -114,6 +163,10 @@
       );
       draft.clear();
       keepJob(client, job);
+      await sendPictures(job.id).catch(() => undefined);
+      if (form.family === UNKNOWN.code)
+        me.knowledge = await client.fetchQuery({ ...knowledgeQuery(), staleTime: 0 });
+      else void client.invalidateQueries({ queryKey: ['owners'] });
       if (isNew) navigate('/machines/:tag/label', { params: { tag: job.machine.tag } });
       else navigate('/jobs/:id', { params: { id: String(job.id) } });
     });
@@ -121,6 +174,8 @@
 </script>
 
 <svelte:head><title>Book in · Odd Bench</title></svelte:head>
+
+<svelte:window onkeydown={goOn} />
 
 <Form onsend={() => book()}>
   <main class="grid lg:min-h-[calc(100vh-7.6rem)] lg:grid-cols-[minmax(0,1fr)_330px]">
@@ -136,7 +191,7 @@
           ]}
         />
         {#if form.way === 'known'}
-          <Field label="Tag, scanned or typed" bind:value={form.tag} mono focus error={tagProblem} />
+          <WhichMachine bind:tag={form.tag} error={tagProblem} onchosen={toComplaint} />
         {/if}
       </div>
       {#if form.way === 'new'}
@@ -144,29 +199,28 @@
           <Press
             label="Family"
             bind:value={form.family}
-            choices={me.words.families}
+            choices={[...me.words.families.filter((one) => !one.unknown), UNKNOWN]}
             error={work.error('family')}
           />
+          {#if form.family === UNKNOWN.code}<UnknownFamily
+              bind:name={form.unknownName}
+              {traits}
+              error={work.error('unknownTraits')}
+              ontraits={(seen) => (form.unknownTraits = JSON.stringify(seen))}
+            />{/if}
           <div class="grid gap-4 md:grid-cols-2">
-            <Press
-              label="Whose is it"
-              bind:value={form.heldAs}
-              choices={[
-                { code: 'owner', name: 'An owner’s' },
-                { code: 'farm', name: 'Our own farm’s' },
-                { code: 'resale', name: 'Bought for resale' },
-              ]}
-              error={work.error('heldAs')}
-            />
+            <Press label="Whose is it" bind:value={form.heldAs} choices={held} error={work.error('heldAs')} />
             <Field label="Serial" bind:value={form.serial} mono maxlength={80} error={work.error('serial')} />
             {#if form.heldAs === 'owner'}
-              <Field
-                label="Owner’s name"
-                bind:value={form.ownerName}
-                maxlength={160}
-                error={work.error('ownerName')}
+              <OwnerField
+                bind:id={form.ownerId}
+                bind:name={form.ownerName}
+                bind:contact={form.ownerContact}
+                bind:another={
+                  () => form.ownerIsAnother !== '', (is) => (form.ownerIsAnother = is ? 'yes' : '')
+                }
+                {work}
               />
-              <Field label="How to reach them" bind:value={form.ownerContact} maxlength={200} />
             {:else if form.heldAs === 'resale'}
               <Field
                 label="Price paid"
@@ -180,13 +234,15 @@
         </div>
       {/if}
       <Press label="Kind of job" bind:value={form.kind} choices={kinds} error={work.error('kind')} />
-      <Field
-        label="Complaint, in the customer’s words"
-        bind:value={form.complaint}
-        rows={2}
-        maxlength={2000}
-        error={work.error('complaint')}
-      />
+      <div bind:this={complaint}>
+        <Field
+          label="Complaint, in the customer’s words"
+          bind:value={form.complaint}
+          rows={2}
+          maxlength={2000}
+          error={work.error('complaint')}
+        />
+      </div>
       <div class="-mt-3">
         <ComplaintReader
           text={form.complaint}
@@ -228,21 +284,33 @@
           error={work.error('hours')}
         />
         <Field label="What the screen said" bind:value={form.screenSaid} maxlength={500} />
-        <Field label="Accessories that came along" bind:value={form.cameAlong} maxlength={500} />
-      </div>
-      {#if work.error('hours') || beganAnew}
-        <Check bind:checked={beganAnew}>Its counter began anew: another board, or set back</Check>
-      {/if}
-      <div class="flex flex-wrap items-end gap-4">
-        <Button kind="main" type="submit" busy={work.busy}>Book in</Button>
-        <div class="w-52">
+        <div>
           <Field
             label="Promised for"
             type="date"
             bind:value={form.promisedFor}
             error={work.error('promisedFor')}
           />
+          {#if /^\d{4}-\d\d-\d\d$/.test(form.promisedFor)}<p class="mt-1 text-sm text-quiet">
+              {day(`${form.promisedFor}T12:00:00Z`, 'UTC')}
+            </p>{/if}
         </div>
+      </div>
+      {#if work.error('hours') || beganAnew}
+        <Check bind:checked={beganAnew}>Its counter began anew: another board, or set back</Check>
+      {/if}
+      <Accessories
+        list={cameAlong}
+        offered={usual(
+          me.words,
+          form.way === 'known' ? (known?.machine.family ?? null) : form.family || null,
+        )}
+        error={work.refusal?.errors.find((one) => one.field.startsWith('accessories'))?.message}
+        onchange={(list) => (form.accessories = list.length === 0 ? '' : JSON.stringify(list))}
+      />
+      <Pictures bind:pictures />
+      <div class="flex flex-wrap items-end gap-4">
+        <Button kind="main" type="submit" busy={work.busy}>Book in</Button>
         {#if draft.kept}<Button kind="quiet" onclick={() => draft.clear()}>Start over</Button>{/if}
       </div>
       {#if work.refusal}<Problem message={work.refusal.message} />{/if}
@@ -291,7 +359,7 @@
         <h2>Before power</h2>
         <ul class="mt-2 grid gap-2">
           <li>Look it over for damage from the way here.</li>
-          <li>Write down what came in the box: cord, spool, card, plate.</li>
+          <li>Tick what came in the box: what is ticked goes out again with it.</li>
           <li>Any smoke, smell, spark, shock or browning: leave it unplugged and say so at Make safe.</li>
         </ul>
       {/if}

@@ -6,6 +6,8 @@
   import type { Job } from '@/api/types';
   import { p } from '@/router';
   import { here } from '@/api/session.svelte';
+  import Accessories from './Accessories.svelte';
+  import { usual, type CameAlong } from './cameAlong';
   import Form from '@/ui/Form.svelte';
   import LinkButton from '@/ui/LinkButton.svelte';
   import Button from '@/ui/Button.svelte';
@@ -24,6 +26,7 @@
   let screenSaid = $state('');
   let cameAlong = $state('');
   let promisedFor = $state('');
+  let accessories = $state<CameAlong[]>([]);
   let version = 0;
 
   function edit(): void {
@@ -31,6 +34,7 @@
     screenSaid = job.screenSaid ?? '';
     cameAlong = job.cameAlong ?? '';
     promisedFor = job.promisedFor ?? '';
+    accessories = job.accessories.map((line) => ({ ...line }));
     version = job.version;
     editing = true;
   }
@@ -43,18 +47,38 @@
       cameAlong: cameAlong || null,
       promisedFor: promisedFor || null,
     };
-    const done = await work.do(async () =>
-      keepJob(client, await told(api.PATCH('/jobs/{job}', { params: { path: { job: job.id } }, body }))),
-    );
+    const path = { params: { path: { job: job.id } } };
+    const done = await work.do(async () => {
+      let now = await told(api.PATCH('/jobs/{job}', { ...path, body }));
+      if (JSON.stringify(accessories) !== JSON.stringify(job.accessories)) {
+        const list = accessories.map(({ code, name, came, went, staysBecause }) => ({
+          code,
+          name,
+          came,
+          went,
+          staysBecause,
+        }));
+        now = await told(
+          api.PUT('/jobs/{job}/accessories', { ...path, body: { accessories: list, version: now.version } }),
+        );
+      }
+      keepJob(client, now);
+    });
     if (done) editing = false;
     // what was typed stays; the next try is made from what stands now
     else version = job.version;
   }
 
+  const came = $derived(
+    [
+      ...job.accessories.map((line) => (line.came > 1 ? `${line.came} × ${line.name}` : line.name)),
+      ...(job.cameAlong ? [job.cameAlong] : []),
+    ].join(', ') || null,
+  );
   const facts = $derived([
     ['Complaint', job.complaint],
     ['The screen said', job.screenSaid],
-    ['Accessories', job.cameAlong],
+    ['Came along', came],
     ['It began', me.words.began.find((b) => b.code === job.began)?.name ?? job.began],
     ['Promised for', job.promisedFor ? day(`${job.promisedFor}T12:00:00Z`, 'UTC') : null],
     ['Booked in', day(job.openedAt, me.zone)],
@@ -74,7 +98,13 @@
           error={work.error('complaint')}
         />
         <Field label="What the screen said" bind:value={screenSaid} maxlength={500} />
-        <Field label="Accessories that came along" bind:value={cameAlong} maxlength={500} />
+        {#if job.cameAlong}<Field label="What else came along" bind:value={cameAlong} maxlength={500} />{/if}
+        <Accessories
+          list={accessories}
+          offered={usual(me.words, job.machine.family)}
+          error={work.refusal?.errors.find((one) => one.field.startsWith('accessories'))?.message}
+          onchange={(list) => (accessories = list)}
+        />
         <Field label="Promised for" type="date" bind:value={promisedFor} error={work.error('promisedFor')} />
         {#if work.refusal}<Problem message={work.refusal.message} />{/if}
         <div class="flex gap-2">

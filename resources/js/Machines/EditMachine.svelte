@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, told, wrong } from '@/api/client';
+  import { here } from '@/api/session.svelte';
   import type { Known } from '@/api/types';
   import { wrote } from '@/api/writes';
   import Button from '@/ui/Button.svelte';
@@ -26,6 +27,10 @@
     enabled: open,
     staleTime: 0,
   }));
+  const me = here();
+  const it = $derived(known.data);
+  /** nobody has written its family down: it can be given one */
+  const unknown = $derived(me.words.families.find((one) => one.code === it?.family)?.unknown ?? true);
   let form = $state<Known | null>(null);
   let ownerId = $state('');
   let ownerName = $state('');
@@ -33,6 +38,7 @@
   let another = $state(false);
   let port = $state('');
   const FIELDS = [
+    'family',
     'serial',
     'heldAs',
     'ownerId',
@@ -77,6 +83,7 @@
         api.PUT('/machines/{tag}/known', {
           params: { path: { tag } },
           body: {
+            family: it.family,
             serial: it.serial || null,
             heldAs: it.heldAs,
             ...owner,
@@ -97,6 +104,13 @@
 <Dialog bind:open title="What is known of {tag}">
   {#if form}
     <Form class="grid gap-4" onsend={keep}>
+      {#if unknown}<Select
+          label="Its family"
+          bind:value={form.family}
+          choices={me.words.families.filter((one) => !one.unknown || one.code === it?.family)}
+          error={work.error('family')}
+          class="w-full"
+        />{/if}
       <Press label="Whose is it" bind:value={form.heldAs} choices={held} error={work.error('heldAs')} />
       {#if form.heldAs === 'owner'}
         <OwnerField bind:id={ownerId} bind:name={ownerName} bind:contact={ownerContact} bind:another {work} />

@@ -75,6 +75,10 @@
         href={p('/owners')}>Owners</a
       >{/if}
     <a
+      class="min-h-11 py-2.5 text-sm font-semibold text-action underline lg:min-h-9 lg:py-1.5"
+      href={p('/families')}>Families</a
+    >
+    <a
       class="min-h-11 py-2.5 lg:min-h-9 lg:py-1.5 text-sm font-semibold text-action underline"
       href="/labels?{new URLSearchParams(
         Object.entries({ text: text.trim(), family, place }).filter(([, value]) => value !== ''),

@@ -5,6 +5,7 @@
   import { keepJob } from '@/api/writes';
   import type { Job } from '@/api/types';
   import { Signature, Signs } from '@/Shop';
+  import { GoesBack } from '@/Intake';
   import Form from '@/ui/Form.svelte';
   import LinkButton from '@/ui/LinkButton.svelte';
   import BackTo from '@/ui/BackTo.svelte';
@@ -71,8 +72,9 @@
 
 <div class="grid gap-6 lg:grid-cols-[minmax(0,1fr)_330px]">
   <section class="min-w-0">
+    <GoesBack {job} {may} />
     {#if may}
-      <h2 class="rule-below pb-1.5">Where does it go</h2>
+      <h2 class={['rule-below pb-1.5', job.accessories.length > 0 && 'mt-5']}>Where does it go</h2>
       <Form class="mt-3 grid max-w-2xl gap-4" onsend={() => send()}>
         <Press
           label="It goes"

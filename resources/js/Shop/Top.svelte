@@ -28,7 +28,7 @@
     {
       name: 'Machines',
       path: '/machines' as const,
-      also: ['/look-lists', '/counters', '/owners', '/labels', '/machine-new'],
+      also: ['/look-lists', '/counters', '/owners', '/labels', '/machine-new', '/families'],
     },
     {
       name: 'Shelf',
@@ -60,9 +60,16 @@
 </script>
 
 <div class={['mx-auto max-w-[1920px] px-3 md:px-5 print:p-0', rings ? 'pb-28' : 'pb-6']}>
-  <header class="flex items-center gap-4 py-2 print:hidden">
+  <header class="flex items-center gap-x-4 gap-y-2 py-2 max-sm:flex-wrap max-sm:justify-between print:hidden">
     <a href={p('/')} class="shrink-0 font-extrabold tracking-tight">odd bench</a>
-    <div class="mx-auto w-full max-w-[440px]"><ScanField /></div>
+    <div class="mx-auto flex w-full max-w-[440px] gap-2 max-sm:order-last max-sm:max-w-none">
+      <div class="min-w-0 flex-1"><ScanField /></div>
+      {#if me.person.meetsOwners}<a
+          href={p('/book-in')}
+          class="flex min-h-11 shrink-0 items-center rounded-sm bg-action px-4 font-semibold text-white hover:bg-pressed sm:hidden"
+          >Book in</a
+        >{/if}
+    </div>
     <div class="flex shrink-0 items-center gap-4">
       <Timers {timers} />
       {#if tags.length > 0}
@@ -88,13 +95,13 @@
       {/if}
     </div>
   </header>
-  <nav class="flex items-end gap-1.5 print:hidden" aria-label="Places">
+  <nav class="flex items-end gap-1.5 max-sm:gap-1 print:hidden" aria-label="Places">
     {#each places as place (place.path)}
       <a
         href={p(place.path)}
         aria-current={open(place) ? 'page' : undefined}
         class={[
-          'relative min-w-20 rounded-t-[3px] border border-b-0 border-line px-4 pt-2.5 pb-2 text-center font-semibold',
+          'relative min-w-20 rounded-t-[3px] border border-b-0 border-line px-4 pt-2.5 pb-2 text-center font-semibold max-sm:min-w-0 max-sm:px-1.5 max-sm:text-sm',
           open(place) ? 'z-10 -mb-px bg-sheet pb-2.5' : 'bg-drawer text-quiet hover:bg-side',
         ]}
       >
@@ -112,7 +119,7 @@
       href={p('/instruments')}
       aria-current={route.pathname.startsWith('/instruments') ? 'page' : undefined}
       class={[
-        'ml-auto rounded-t-[3px] border border-b-0 border-dashed border-edge px-3 pt-2.5 pb-2 font-semibold',
+        'ml-auto rounded-t-[3px] border border-b-0 border-dashed border-edge px-3 pt-2.5 pb-2 font-semibold max-sm:px-1.5 max-sm:text-sm',
         route.pathname.startsWith('/instruments')
           ? 'z-10 -mb-px bg-sheet pb-2.5'
           : 'text-quiet hover:bg-side',
@@ -129,7 +136,7 @@
     {#if me.person.meetsOwners}
       <a
         href={p('/book-in')}
-        class="mb-1.5 ml-2 flex min-h-10 items-center rounded-sm bg-action px-4 font-semibold text-white hover:bg-pressed md:ml-0"
+        class="mb-1.5 ml-2 flex min-h-10 items-center max-sm:hidden rounded-sm bg-action px-4 font-semibold text-white hover:bg-pressed md:ml-0"
       >
         Book in <Key light>b</Key>
       </a>

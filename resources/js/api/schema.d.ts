@@ -84,6 +84,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/families": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["familyStore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/families/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["familyImport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/families/{family}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["familyShow"];
+        put: operations["familyUpdate"];
+        post?: never;
+        delete: operations["familyDrop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/families/{family}/papers": {
         parameters: {
             query?: never;
@@ -94,6 +142,22 @@ export interface paths {
         get: operations["paperIndex"];
         put?: never;
         post: operations["paperStore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/families/{family}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["familyPhotograph"];
         delete?: never;
         options?: never;
         head?: never;
@@ -210,6 +274,22 @@ export interface paths {
         options?: never;
         head?: never;
         patch: operations["jobUpdate"];
+        trace?: never;
+    };
+    "/jobs/{job}/accessories": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["jobAccessories"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/jobs/{job}/diagnosis": {
@@ -2024,6 +2104,17 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description What came along with a machine, and how many of it went back. */
+        AccessoryView: {
+            code: string | null;
+            name: string;
+            came: number;
+            went: number;
+            /** @description why what did not go back stays here */
+            staysBecause: string | null;
+            /** @description in words, what still stands against the machine leaving */
+            missing: string | null;
+        };
         /** @description One answer a next step can give. */
         AnswerView: {
             answer: string;
@@ -2318,6 +2409,27 @@ export interface components {
              */
             factor: number;
         };
+        /** @description A family as it is edited. */
+        FamilyFormView: {
+            code: string;
+            /** @description the shop has written it, over a shipped one or as one more */
+            own: boolean;
+            /** @description one of this code comes with the application */
+            shipped: boolean;
+            machines: number;
+            /** @description as its file holds it */
+            content: {
+                [key: string]: unknown;
+            };
+            /** @description address of a picture of it */
+            picture: string | null;
+        };
+        /** @description A family of the shop’s own that was taken away. */
+        FamilyGone: {
+            code: string;
+            /** @description the shipped one of this code stands again */
+            shipped: boolean;
+        };
         FamilyView: {
             code: string;
             name: string;
@@ -2334,6 +2446,9 @@ export interface components {
                 [key: string]: string;
             };
             sockets: string[];
+            accessories: string[];
+            /** @description somebody has seen one, and nothing is written of it yet */
+            unknown: boolean;
         };
         /** @description Fasteners of one size on the tray. */
         FastenerView: {
@@ -2607,6 +2722,7 @@ export interface components {
             complaint: string;
             screenSaid: string | null;
             cameAlong: string | null;
+            accessories: components["schemas"]["AccessoryView"][];
             began: string;
             /** Format: float */
             hours: number | null;
@@ -2675,6 +2791,11 @@ export interface components {
             began: components["schemas"]["NamedView"][];
             places: components["schemas"]["PlaceView"][];
             settings: components["schemas"]["NamedView"][];
+            accessories: components["schemas"]["NamedView"][];
+            service: components["schemas"]["NamedView"][];
+            traits: {
+                [key: string]: string[];
+            };
         };
         /** @description What somebody may edit of a machine, as it stands. */
         KnownView: {
@@ -4082,6 +4203,177 @@ export interface operations {
             };
         };
     };
+    familyStore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    content: {
+                        [key: string]: string;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FamilyFormView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    familyImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FamilyFormView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    familyShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                family: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FamilyFormView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    familyUpdate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                family: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    content: {
+                        [key: string]: string;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FamilyFormView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    familyDrop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                family: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FamilyGone"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     paperIndex: {
         parameters: {
             query?: never;
@@ -4137,6 +4429,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PapersView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    familyPhotograph: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                family: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/*": string;
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FamilyFormView"];
                 };
             };
             /** @description Refused */
@@ -4352,6 +4679,17 @@ export interface operations {
                     /** @enum {string} */
                     began: "crept-in" | "came-suddenly" | "worked-on-before" | "shipped-loose" | "not-known";
                     promisedFor?: string | null;
+                    accessories?: {
+                        code?: string | null;
+                        name?: string | null;
+                        came: number;
+                        went?: number | null;
+                        staysBecause?: string | null;
+                    }[];
+                    unknownTraits?: {
+                        [key: string]: string;
+                    } | null;
+                    unknownName?: string | null;
                 };
             };
         };
@@ -4428,6 +4766,50 @@ export interface operations {
                     waitsFor?: "itself" | "part" | "person" | "claim" | null;
                     waitsNote?: string | null;
                     waitsMinutes?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    jobAccessories: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    accessories?: {
+                        code?: string | null;
+                        name?: string | null;
+                        came: number;
+                        went?: number | null;
+                        staysBecause?: string | null;
+                    }[];
+                    version: number;
                 };
             };
         };
@@ -7039,6 +7421,7 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
+                    family: string;
                     serial?: string | null;
                     /** @enum {string} */
                     heldAs: "owner" | "farm" | "resale";
