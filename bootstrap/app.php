@@ -72,7 +72,13 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin only: the page and its API come from the same server.
         $middleware->remove(HandleCors::class);
-        $middleware->web(replace: [Illuminate\Session\Middleware\StartSession::class => App\Shop\StartSession::class]);
+        $middleware->web(
+            prepend: [App\Shop\Tokens\ByToken::class],
+            replace: [
+                Illuminate\Session\Middleware\StartSession::class => App\Shop\StartSession::class,
+                Illuminate\Foundation\Http\Middleware\ValidateCsrfToken::class => App\Shop\Tokens\CheckPage::class,
+            ],
+        );
         $middleware->web(append: [App\Shop\Security\NoteSecurity::class, App\Shop\Tablets\KeepSitting::class, App\Api\SameOrigin::class]);
         // before anybody is asked who they are
         foreach ([App\Shop\Security\NoteSecurity::class, App\Shop\Tablets\KeepSitting::class] as $first) {

@@ -34,6 +34,7 @@ use App\Shop\PeopleController;
 use App\Shop\Security\SecurityController;
 use App\Shop\SessionController;
 use App\Shop\SettingsController;
+use App\Shop\Tokens\TokenController;
 use App\Stock\Orders\OrderController;
 use App\Stock\Parts\PartController;
 use App\Stock\Shelf\ShelfController;
@@ -54,6 +55,9 @@ Route::middleware(['auth', 'throttle:person', 'cache.headers:private;no_store;et
     Route::get('bench', [BenchController::class, 'show']);
     Route::put('session/password', [SessionController::class, 'password']);
     Route::put('session/pin', [SessionController::class, 'pin']);
+    Route::get('tokens', [TokenController::class, 'index']);
+    Route::post('tokens', [TokenController::class, 'store']);
+    Route::delete('tokens/{token}', [TokenController::class, 'revoke']);
     Route::get('security', [SecurityController::class, 'index']);
     Route::get('settings', [SettingsController::class, 'show']);
     Route::put('settings', [SettingsController::class, 'update']);

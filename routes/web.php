@@ -11,6 +11,7 @@ use App\Machines\PaperController;
 use App\Proof\PrintController;
 use App\Release\SheetController;
 use App\Shop\Security\NoteSecurity;
+use App\Shop\Tokens\TokenController;
 use App\Stock\Orders\OrderController;
 use App\Stock\Parts\PartController;
 use App\Stock\Tables\StockFileController;
@@ -37,6 +38,7 @@ Route::middleware('auth')->prefix('files')->group(function (): void {
     Route::get('parts/{number}/file', [PartController::class, 'download']);
     Route::get('families/{family}.yaml', [FamilyController::class, 'export'])->where('family', '[a-z0-9-]+');
     Route::get('families/{family}.jpg', [FamilyController::class, 'picture'])->where('family', '[a-z0-9-]+');
+    Route::get('api.json', [TokenController::class, 'description']);
     Route::get('owners/{owner}.json', [OwnerController::class, 'export']);
     Route::get('machines.csv', [MachineTableController::class, 'export']);
     Route::get('stock/{kind}.csv', [StockFileController::class, 'out']);

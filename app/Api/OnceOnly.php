@@ -20,6 +20,11 @@ use Symfony\Component\HttpKernel\Exception\HttpException;
  */
 final class OnceOnly
 {
+    /** Header of an answer that was given before: nothing was done this time. */
+    public const AGAIN = 'X-Answered-Before';
+
+    private const SHOWN_ONCE = 'shown-once';
+
     private const TRIES = 3;
 
     /** @param  Closure(Request): Response  $next */
@@ -70,7 +75,7 @@ final class OnceOnly
             if ($first) {
                 DB::table('once_keys')->where(['person_id' => $person, 'key' => $key])->update([
                     'status' => $response->getStatusCode(),
-                    'body' => $response->getContent(),
+                    'body' => self::keepable($request, $response),
                 ]);
             }
             DB::commit();
@@ -80,6 +85,21 @@ final class OnceOnly
         }
 
         return $response;
+    }
+
+    /** The answer to this request shows something that is kept nowhere. */
+    public static function showsOnce(string $name): void
+    {
+        request()->attributes->set(self::SHOWN_ONCE, $name);
+    }
+
+    /** What is shown once is not kept: a retry gets the same answer without it. */
+    private static function keepable(Request $request, Response $response): string
+    {
+        $secret = $request->attributes->get(self::SHOWN_ONCE);
+        $data = is_string($secret) ? json_decode((string) $response->getContent(), true) : null;
+
+        return is_array($data) ? (string) json_encode([...$data, $secret => null], JSON_UNESCAPED_UNICODE) : (string) $response->getContent();
     }
 
     /** A connection that is gone has undone everything by itself; what went wrong first is what is said. */
@@ -101,6 +121,9 @@ final class OnceOnly
             throw new HttpException(422, 'This Idempotency-Key was used for another write. Use a new one.');
         }
 
-        return JsonResponse::fromJsonString((string) $kept->body, (int) $kept->status);
+        $response = JsonResponse::fromJsonString((string) $kept->body, (int) $kept->status);
+        $response->headers->set(self::AGAIN, '1');
+
+        return $response;
     }
 }

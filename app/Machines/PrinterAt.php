@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
+use App\Shop\Person;
 use Illuminate\Support\Facades\Config;
 use OddBench\Input\InputError;
 use OddBench\Machines\PrinterAddress;
@@ -11,6 +12,10 @@ use OddBench\Machines\PrinterAddress;
 /** The one place that says where a printer is reached, and whether it may be. */
 final readonly class PrinterAt
 {
+    public function __construct(private KeepsHistory $history)
+    {
+    }
+
     /**
      * @return string the number of the host, with the port: as the runner reaches it, so that two names of one printer give the same
      *
@@ -31,15 +36,42 @@ final readonly class PrinterAt
         return str_contains($ip, ':') ? "[{$ip}]:{$port}" : "{$ip}:{$port}";
     }
 
+    /**
+     * A bridge that stands at the bench goes from machine to machine: it is at this one now.
+     *
+     * @throws InputError at moved, unless somebody says so
+     */
+    public function claim(Machine $machine, string $host, int $port, bool $moved, Person $by): void
+    {
+        foreach ($this->others($machine, $host, $port) as $other) {
+            if (! $moved) {
+                throw InputError::at('moved', "The printer at this address was {$other->tag} until now. Look at the cable, then say that it is at {$machine->tag} now.");
+            }
+            $other->update(['printer_host' => null, 'printer_port' => null]);
+            $this->history->note($other, $by, 'edited', "Its printer’s address went over to {$machine->tag}");
+        }
+    }
+
     /** @throws InputError at port, when another machine is there */
     public function refuseAnothers(Machine $machine, string $host, int $port): void
     {
+        foreach ($this->others($machine, $host, $port) as $other) {
+            throw InputError::at('port', "The printer at this address is {$other->tag}. Take the address away there first, when it moved.");
+        }
+    }
+
+    /** @return list<Machine> */
+    private function others(Machine $machine, string $host, int $port): array
+    {
         $address = $this->address($host, $port);
+        $others = [];
         foreach (Machine::query()->where('printer_port', $port)->whereNotNull('printer_host')->whereKeyNot($machine->id)->get() as $other) {
             if ($other->printer_host === $host || rescue(fn (): string => $this->address((string) $other->printer_host, $port), '', report: false) === $address) {
-                throw InputError::at('port', "The printer at this address is {$other->tag}. Take the address away there first, when it moved.");
+                $others[] = $other;
             }
         }
+
+        return $others;
     }
 
     /** @return list<string> */

@@ -59,7 +59,9 @@ final readonly class SendOut
             $job->finished_at = now();
             $job->waits_for = $job->waits_note = $job->waits_until = null;
             // whoever buys it sees its page from now on, and whoever had its label before does not
-            $job->machine->update(['place' => $to->value, ...($to === Destination::Sale ? ['page_key' => Machine::freshKey()] : [])]);
+            $job->machine->update(['place' => $to->value, ...($to === Destination::Sale ? ['page_key' => Machine::freshKey()] : []),
+                // what it was reached by stays with the shop
+                ...($to === Destination::Service ? [] : ['printer_host' => null, 'printer_port' => null])]);
             if ($to->runsAgain()) {
                 $this->baselines->of($job);
                 $this->rises->of($job);

@@ -26,6 +26,7 @@ final readonly class EndPerson
                 return;
             }
             $person->update(['left_at' => now(), 'code' => null, 'code_until' => null]);
+            $person->tokens()->delete();
             OpenSessions::end($person);
             foreach ($this->rooms as $room) {
                 $room->left($person);

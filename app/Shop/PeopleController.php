@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shop;
 
+use App\Api\OnceOnly;
 use Illuminate\Support\Facades\Gate;
 
 final class PeopleController
@@ -18,6 +19,8 @@ final class PeopleController
     public function store(NewPersonRequest $request, AddPerson $add): PeopleView
     {
         Gate::authorize(Ability::RunShop);
+
+        OnceOnly::showsOnce('code');
 
         return PeopleView::read(...$add->add(
             $request->string('login')->trim()->toString(),
@@ -44,6 +47,7 @@ final class PeopleController
     public function code(int $person): PeopleView
     {
         Gate::authorize(Ability::RunShop);
+        OnceOnly::showsOnce('code');
         $of = Person::query()->whereNull('left_at')->findOrFail($person);
 
         return PeopleView::read($of, Code::give($of));

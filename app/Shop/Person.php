@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Shop;
 
+use App\Shop\Tokens\Token;
 use Illuminate\Foundation\Auth\User;
 use Illuminate\Support\Carbon;
+use Laravel\Sanctum\HasApiTokens;
 
 /**
  * Somebody who works here.
@@ -23,6 +25,9 @@ use Illuminate\Support\Carbon;
  */
 final class Person extends User
 {
+    /** @use HasApiTokens<Token> */
+    use HasApiTokens;
+
     protected $table = 'people';
 
     protected $guarded = [];

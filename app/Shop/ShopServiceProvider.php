@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Shop;
 
 use App\Api\KeptConnection;
+use App\Shop\Tokens\ByToken;
+use App\Shop\Tokens\Token;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\Relation;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\Gate;
@@ -17,6 +20,7 @@ use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
+use Laravel\Sanctum\Sanctum;
 use OddBench\Shop\DiskRoom;
 use OddBench\Shop\PasswordRule;
 
@@ -42,6 +46,7 @@ final class ShopServiceProvider extends ServiceProvider
         'counter',
         'person',
         'owner',
+        'token',
     ];
 
     public function register(): void
@@ -72,11 +77,13 @@ final class ShopServiceProvider extends ServiceProvider
         foreach (Ability::cases() as $ability) {
             Gate::define(
                 $ability,
-                static fn (Person $person): Response => $ability->of($person->role)
+                static fn (Person $person): Response => ByToken::refuses(request(), $ability) ?? ($ability->of($person->role)
                     ? Response::allow()
-                    : Response::deny($ability->refusal()),
+                    : Response::deny($ability->refusal())),
             );
         }
+        Sanctum::usePersonalAccessTokenModel(Token::class);
+        Relation::enforceMorphMap(['person' => Person::class]);
         Session::extend('database', static fn (Application $app): QuietSessions => new QuietSessions(
             $app->make('db')->connection(), Config::string('session.table'), Config::integer('session.lifetime'), $app,
         ));

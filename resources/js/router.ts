@@ -32,6 +32,7 @@ export const { p, navigate, route } = createRouter({
   '/tables': () => import('@/Stock/Tables.svelte'),
   '/shelf/:number': () => import('@/Stock/Part.svelte'),
   '/shelf/:number/label': () => import('@/Stock/PartLabel.svelte'),
+  '/scripts': () => import('@/Shop/ApiPage.svelte'),
   '/security': () => import('@/Shop/Security.svelte'),
   '/shop': () => import('@/Shop/ShopPage.svelte'),
   '*': () => import('@/Shop/NotHere.svelte'),

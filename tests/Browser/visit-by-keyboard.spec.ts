@@ -53,7 +53,7 @@ test('the whole visit with the keyboard alone', async ({ page }) => {
 
   // b: book in, six inputs: tag, complaint, when; kind stands at repair
   await page.keyboard.press('b');
-  await expect(page.getByLabel('Tag, scanned or typed')).toBeFocused();
+  await expect(page.getByLabel(/^Tag, serial or owner/)).toBeFocused();
   await page.keyboard.type((tag ?? '').toLowerCase().replaceAll('-', ''));
   await expect(page.getByRole('heading', { name: 'Known here' })).toBeVisible();
   await tabTo(page, 'textarea', /Complaint/);

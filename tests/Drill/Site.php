@@ -167,7 +167,7 @@ final class Site
         $run = (int) $this->desk->done(
             'POST',
             "/jobs/{$job}/proof-run",
-            ['host' => '127.0.0.1', 'port' => $port, 'leaveOut' => ['long']],
+            ['host' => '127.0.0.1', 'port' => $port, 'leaveOut' => ['long'], 'moved' => true],
         )['id'];
         for ($end = microtime(true) + 40; microtime(true) < $end; usleep(50_000)) {
             $said = $this->said($run);

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Machines\Machine;
+use App\Machines\PrinterAt;
 use App\Shop\Role;
 use Illuminate\Testing\TestResponse;
+use OddBench\Input\InputError;
 
 /** Machines that are made known and edited without a job: every change is a line in their history. */
 final class KnownMachinesTest extends BenchTestCase
@@ -71,6 +73,24 @@ final class KnownMachinesTest extends BenchTestCase
         $this->assertRefused($this->edit($two, $at('192.168.1.40', 8080)), 422, 'printerPort', $one->tag);
         $this->edit($two, $at('192.168.1.41', 8080))->assertOk();
         $this->edit($one, $at(null, null))->assertOk();
+    }
+
+    public function test_a_bridge_that_goes_from_machine_to_machine_is_said_to_have_moved(): void
+    {
+        [$one, $two] = [$this->machine(), $this->machine()];
+        $this->edit($one, ['printerHost' => '192.168.1.40', 'printerPort' => 8080])->assertOk();
+        $by = $this->person();
+        $claim = fn (bool $moved) => $this->app->make(PrinterAt::class)->claim($two, '192.168.1.40', 8080, $moved, $by);
+        try {
+            $claim(false);
+            self::fail('it is another machine’s');
+        } catch (InputError $e) {
+            self::assertSame('moved', $e->field);
+            self::assertStringContainsString($one->tag, $e->getMessage());
+        }
+        $claim(true);
+        self::assertNull($one->refresh()->printer_host);
+        self::assertStringContainsString($two->tag, (string) $this->getJson("/api/v1/machines/{$one->tag}")->json('timeline.0.text'));
     }
 
     public function test_the_code_of_a_label_is_renewed(): void

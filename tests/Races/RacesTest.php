@@ -21,6 +21,9 @@ final class RacesTest extends BenchTestCase
 {
     private const HANDS = 8;
 
+    /** Their answer holds something that is shown once, and not again to whoever sends the write again. */
+    private const SHOW_ONCE = ['POST people', 'POST people/{person}/code', 'POST tokens'];
+
     private static bool $fresh = false;
 
     private ?Person $lead = null;
@@ -70,7 +73,8 @@ final class RacesTest extends BenchTestCase
             $write = $this->asWrite(...$scene());
             $before = $this->rows();
             $answers = $hands->press(array_fill(0, self::HANDS, $write + ['key' => (string) Str::uuid(), 'person' => $this->lead()->id]));
-            if (array_unique(array_column($answers, 'status')) !== [200] || count(array_unique(array_column($answers, 'sum'))) !== 1) {
+            $same = count(array_unique(array_column($answers, 'sum'))) === 1 || in_array($route, self::SHOW_ONCE, true);
+            if (array_unique(array_column($answers, 'status')) !== [200] || ! $same) {
                 $wrong[] = "{$route}: one key: ".$this->said($answers);
             } elseif ($this->grown($before) !== $effect) {
                 $wrong[] = "{$route}: one key, yet not one effect: ".json_encode([

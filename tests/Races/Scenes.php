@@ -7,15 +7,18 @@ namespace Tests\Races;
 use App\Intake\Job;
 use App\Machines\Counter;
 use App\Machines\Machine;
+use App\Machines\Owners\Owner;
 use App\Machines\RegisterMachine;
 use App\Proof\Run\ProofRun;
 use App\Shop\Person;
+use App\Shop\Tokens\Token;
 use App\Stock\Parts\Part;
 use App\Stock\Shelf\MoveStock;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use OddBench\Knowledge\Knowledge;
+use Symfony\Component\Yaml\Yaml;
 
 /** For each write route of the API a moment at which it can be sent: what has to stand before, and the write itself. */
 final class Scenes
@@ -46,6 +49,12 @@ final class Scenes
             'PUT people/{person}' => fn () => ['PUT', "/people/{$this->somebody()}", ['name' => 'Nia Farrow', 'role' => 'read-only']],
             'POST people/{person}/code' => fn () => ['POST', "/people/{$this->somebody()}/code", []],
             'DELETE people/{person}' => fn () => ['DELETE', "/people/{$this->somebody()}", []],
+            'POST tokens' => fn () => ['POST', '/tokens', ['name' => 'Nightly list', 'person' => $this->somebody(), 'rights' => [], 'days' => 30]],
+            'DELETE tokens/{token}' => function () {
+                $this->write('POST', '/tokens', ['name' => 'Nightly list', 'person' => $this->somebody(), 'rights' => [], 'days' => 30]);
+
+                return ['DELETE', '/tokens/'.Token::query()->max('id'), []];
+            },
             'PUT settings' => function () {
                 $settings = [
                     'shopName' => 'Quay Street',
@@ -54,6 +63,9 @@ final class Scenes
                     'benchMinuteMinor' => 90,
                     'orderMinutes' => 12,
                     'holdingPct' => 20,
+                    'servicePct' => 80,
+                    'school' => 'measure-first',
+                    'idleMinutes' => 30,
                     'warrantyDays' => 90,
                     'warrantyHours' => 500,
                 ];
@@ -62,6 +74,37 @@ final class Scenes
                 return ['PUT', '/settings', $settings];
             },
             // Machines
+            'POST machines' => fn () => ['POST', '/machines', ['family' => 'tern-220', 'serial' => Str::random(10), 'heldAs' => 'farm']],
+            'PUT machines/{tag}/known' => function () {
+                $machine = $this->machine();
+
+                return ['PUT', "/machines/{$machine->tag}/known", [
+                    'family' => $machine->family, 'serial' => Str::random(10), 'heldAs' => 'farm', 'place' => $machine->place,
+                    'seen' => (string) $machine->updated_at?->toIso8601String(),
+                ]];
+            },
+            'POST machines/{tag}/page-key' => fn () => ['POST', "/machines/{$this->machine()->tag}/page-key", []],
+            'PUT owners/{owner}' => fn () => ['PUT', "/owners/{$this->owner()}", ['name' => 'Nora Quist', 'company' => false]],
+            'POST owners/{owner}/merge' => fn () => ['POST', "/owners/{$this->owner()}/merge", ['into' => $this->owner()]],
+            'POST owners/{owner}/erase' => fn () => ['POST', "/owners/{$this->owner()}/erase", []],
+            'POST families' => fn () => ['POST', '/families', ['content' => $this->family()]],
+            'POST families/import' => fn () => $this->fresh([
+                'POST',
+                '/families/import',
+                ['raw' => Yaml::dump(['code' => 'plover-180'] + $this->family()), 'type' => 'application/octet-stream'],
+            ]),
+            'PUT families/{family}' => fn () => $this->fresh(['PUT', '/families/wren-mini', ['content' => $this->family()]]),
+            'DELETE families/{family}' => function () {
+                $this->write('PUT', '/families/wren-mini', ['content' => $this->family()]);
+
+                return ['DELETE', '/families/wren-mini', []];
+            },
+            'POST families/{family}/picture' => fn () => $this->fresh(['POST', '/families/heron-cx/picture', $this->picture()]),
+            'PUT jobs/{job}/accessories' => function () {
+                $job = $this->job();
+
+                return ['PUT', "/jobs/{$job->id}/accessories", ['accessories' => [['code' => 'mains-cord', 'came' => 1]], 'version' => $job->refresh()->version]];
+            },
             'POST machines/table' => fn () => [
                 'POST',
                 '/machines/table?apply=1',
@@ -527,6 +570,30 @@ final class Scenes
         $this->write('POST', '/people', ['login' => Str::lower(Str::random(8)), 'name' => 'Nia Farrow', 'role' => 'counter']);
 
         return (int) Person::query()->max('id');
+    }
+
+    private function owner(): int
+    {
+        return (int) Owner::query()->create(['name' => 'Nora Quist'])->id;
+    }
+
+    /**
+     * With no family of the shop's own before it.
+     *
+     * @param  array{string, string, array<string, mixed>|array{raw: string, type: string}}  $scene
+     * @return array{string, string, array<string, mixed>|array{raw: string, type: string}}
+     */
+    private function fresh(array $scene): array
+    {
+        DB::table('families')->delete();
+
+        return $scene;
+    }
+
+    /** @return array<string, mixed> one that nobody has written down yet */
+    private function family(): array
+    {
+        return ['name' => 'Grey one '.++self::$count, 'letters' => 'XX', 'unknown' => true, 'traits' => ['motion' => 'corexy'], 'positions' => []];
     }
 
     private function machine(): Machine

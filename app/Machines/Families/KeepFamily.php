@@ -41,6 +41,8 @@ final readonly class KeepFamily
         if (strlen($yaml) > self::MOST_BYTES) {
             throw InputError::at('name', 'That is more than a family can be. Take away what machines of it do not have.');
         }
+        // two who write families do so one after the other: no two have the same letters
+        DB::select('SELECT pg_advisory_xact_lock(?)', [crc32('families')]);
         try {
             $this->files->readWith($code, $yaml);
         } catch (BadKnowledge $e) {
@@ -101,7 +103,6 @@ final readonly class KeepFamily
      */
     public function unknown(?string $name, array $traits, Person $by): string
     {
-        DB::select('SELECT pg_advisory_xact_lock(?)', [crc32('families')]);
         $number = OwnFamily::query()->where('code', 'like', 'unknown-%')->count() + 1;
         $code = $this->freeCode("unknown-{$number}");
         $this->keep($code, [

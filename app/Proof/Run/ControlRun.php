@@ -41,12 +41,15 @@ final readonly class ControlRun
     ) {
     }
 
-    /** @param  list<string>  $leaveOut  stages for another time, such as the long print */
-    public function start(Job $job, string $host, int $port, array $leaveOut, Person $by): Job
+    /**
+     * @param  list<string>  $leaveOut  stages for another time, such as the long print
+     * @param  bool  $moved  the bridge at this address was at another machine, and is at this one now
+     */
+    public function start(Job $job, string $host, int $port, array $leaveOut, Person $by, bool $moved = false): Job
     {
         $address = $this->printers->address($host, $port);
 
-        return $this->record->write($job, $by, null, function (Job $job) use ($host, $port, $address, $leaveOut, $by): Said {
+        return $this->record->write($job, $by, null, function (Job $job) use ($host, $port, $address, $leaveOut, $moved, $by): Said {
             // two that want the same printer come one after the other
             DB::select('SELECT pg_advisory_xact_lock(?, hashtext(?))', [0x0DD, $address]);
             if (RedTag::wornBy($job->machine_id) !== null) {
@@ -59,6 +62,7 @@ final readonly class ControlRun
                 );
             }
             $this->refuseTaken($job, $host, $port, $address);
+            $this->printers->claim($job->machine, $host, $port, $moved, $by);
             $state = JobState::of($job);
             $passed = $this->owed->passed($state);
             $plan = $this->owed->plan($state);
@@ -158,7 +162,6 @@ final readonly class ControlRun
                 "The printer at this address is {$tagged->tag}, which wears a red tag: nothing is run on it until that is off.",
             );
         }
-        $this->printers->refuseAnothers($job->machine, $host, $port);
     }
 
     /** A run that failed goes back to Find with what it is evidence of. */

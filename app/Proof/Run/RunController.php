@@ -31,6 +31,7 @@ final readonly class RunController
             $request->integer('port'),
             $request->leaveOut(),
             Here::person(),
+            $request->boolean('moved'),
         );
 
         return $this->show($job);

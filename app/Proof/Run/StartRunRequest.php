@@ -16,6 +16,7 @@ final class StartRunRequest extends Form
         return [
             'host' => ['required', 'string', 'max:120'],
             'port' => ['required', 'integer', 'min:1', 'max:65535'],
+            'moved' => ['sometimes', 'boolean'],
             'leaveOut' => ['array', 'max:20'],
             'leaveOut.*' => [
                 'string',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shop\Security;
 
+use App\Api\OnceOnly;
 use App\Shop\Person;
 use Closure;
 use Illuminate\Http\Request;
@@ -33,7 +34,10 @@ final readonly class NoteSecurity
             $response->getStatusCode(),
             (hrtime(true) - $began) / 1e6,
         ));
-        $this->note($request, $response->getStatusCode(), $id);
+        // what was sent again was done and written down the first time
+        if (! $response->headers->has(OnceOnly::AGAIN)) {
+            $this->note($request, $response->getStatusCode(), $id);
+        }
 
         return $response;
     }

@@ -20,6 +20,8 @@ final readonly class Watched
         'PUT api/v1/people/{person}' => 'changed somebody',
         'POST api/v1/people/{person}/code' => 'gave somebody a code',
         'DELETE api/v1/people/{person}' => 'somebody left',
+        'POST api/v1/tokens' => 'made a token for a script',
+        'DELETE api/v1/tokens/{token}' => 'took a token away',
         'PUT api/v1/settings' => 'changed settings',
         'POST api/v1/jobs/{job}/red-tag/off' => 'signed first for a red tag to come off',
         'POST api/v1/jobs/{job}/red-tag/countersignature' => 'signed a red tag off',

@@ -7,6 +7,8 @@ namespace App\Shop\Tablets;
 use App\Shop\Ability;
 use App\Shop\Here;
 use App\Shop\Person;
+use App\Shop\Tokens\ByToken;
+use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use OddBench\Input\InputError;
@@ -22,7 +24,7 @@ final readonly class Signer
 
     /**
      * @throws InputError at pin, when it is missing or wrong
-     * @throws \Illuminate\Auth\Access\AuthorizationException when the signer may not
+     * @throws AuthorizationException when the signer may not
      */
     public function signs(Ability $ability, Request $request): Person
     {
@@ -35,6 +37,9 @@ final readonly class Signer
     private function who(Request $request): Person
     {
         $here = Here::person();
+        if (ByToken::is($request)) {
+            throw new AuthorizationException('A script signs nothing. Somebody does, on the page.');
+        }
         $other = $request->filled('signer') && $request->integer('signer') !== $here->id;
         $shared = $request->hasSession() && (new Sitting($request->session()))->isShared();
         if (! $shared && ! $other) {

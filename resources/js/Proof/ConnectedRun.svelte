@@ -7,6 +7,7 @@
   import type { Job, ProofRun } from '@/api/types';
   import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
+  import Check from '@/ui/Check.svelte';
   import Field from '@/ui/Field.svelte';
   import { number } from '@/ui/format';
   import Problem from '@/ui/Problem.svelte';
@@ -22,6 +23,7 @@
   const run = createQuery(() => runQuery(job.id));
   const under = $derived(['waiting', 'running', 'asking'].includes(run.data?.state ?? 'none'));
   let opened = $state(false);
+  let moved = $state(false);
   let host = $state('');
   let port = $state('');
   let leaveOut = $state<string[]>([]);
@@ -49,7 +51,7 @@
 
   const start = () =>
     work.do(async () => {
-      const body = { host: host.trim(), port: number(port) ?? 0, leaveOut: leaveOut as 'long'[] };
+      const body = { host: host.trim(), port: number(port) ?? 0, leaveOut: leaveOut as 'long'[], moved };
       keep(await told(api.POST('/jobs/{job}/proof-run', { params: { path: { job: job.id } }, body })));
       opened = false;
     });
@@ -67,7 +69,8 @@
     );
 
   function open(): void {
-    host = run.data?.host ?? '127.0.0.1';
+    host = run.data?.host ?? '';
+    moved = false;
     port = String(run.data?.port ?? '');
     leaveOut = [];
     opened = true;
@@ -218,6 +221,12 @@
             <Field label="Printer or bridge" bind:value={host} focus error={work.error('host')} />
           </div>
           <div class="w-28"><Field label="Port" bind:value={port} numeric error={work.error('port')} /></div>
+          {#if work.error('moved') || moved}<div class="basis-full">
+              <Check bind:checked={moved}>The bridge at this address is at this machine now</Check>
+              {#if work.error('moved')}<p class="text-sm font-semibold text-out">
+                  ✕ {work.error('moved')}
+                </p>{/if}
+            </div>{/if}
           <Button kind="main" type="submit" busy={work.busy}>Connect and run</Button>
           <Button kind="quiet" onclick={() => (opened = false)}>Not now</Button>
         </div>
@@ -230,7 +239,7 @@
       </div>
     {/if}
   {/if}
-  {#if work.refusal && !work.error('host') && !work.error('port')}
+  {#if work.refusal && !work.error('host') && !work.error('port') && !work.error('moved')}
     <div class="mt-2"><Problem message={work.refusal.message} /></div>
   {/if}
 </section>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { here } from '@/api/session.svelte';
   import People from './People.svelte';
+  import Scripts from './Scripts.svelte';
   import SettingsForm from './SettingsForm.svelte';
   import Tablets from './Tablets.svelte';
   import { p } from '@/router';
@@ -19,7 +20,10 @@
   </div>
   {#if me.person.isLead}
     <div class="mt-4 grid gap-x-10 gap-y-8 xl:grid-cols-[minmax(0,1fr)_24rem]">
-      <People />
+      <div class="grid content-start gap-8">
+        <People />
+        <Scripts />
+      </div>
       <div class="grid content-start gap-8">
         <SettingsForm />
         <Tablets />

@@ -2100,6 +2100,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/tokens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["tokenIndex"];
+        put?: never;
+        post: operations["tokenStore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/tokens/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["tokenRevoke"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -3886,6 +3918,22 @@ export interface components {
             atMost: string | null;
             run: number | null;
             step: number | null;
+        };
+        TokenLine: {
+            id: number;
+            name: string;
+            person: string;
+            rights: string[];
+            until: string;
+            lastUsed: string | null;
+        };
+        /** @description The tokens scripts of this shop show. */
+        TokensView: {
+            tokens: components["schemas"]["TokenLine"][];
+            /** @description what a script may be given */
+            rights: string[];
+            /** @description the one that was just made; it is shown this once */
+            token: string | null;
         };
         /** @description Something an owner was told. */
         ToldLine: {
@@ -5838,6 +5886,7 @@ export interface operations {
                 "application/json": {
                     host: string;
                     port: number;
+                    moved?: boolean;
                     leaveOut?: ("travel" | "bed-hold" | "runaway-bed" | "heat-moving" | "free-air" | "first-layer" | "print" | "slots" | "slot-prints" | "materials" | "long")[];
                 };
             };
@@ -9697,6 +9746,104 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StocktakesView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tokenIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TokensView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tokenStore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    person: number;
+                    rights?: ("bookIn" | "edit" | "work" | "moveStock" | "seeOwners" | "keepBooks")[];
+                    days: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TokensView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tokenRevoke: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TokensView"];
                 };
             };
             /** @description Refused */
