@@ -17,6 +17,7 @@ final readonly class PersonView extends View
         #[OA\Property] public bool $worksAtTheBench,
         #[OA\Property] public bool $meetsOwners,
         #[OA\Property] public bool $isLead,
+        #[OA\Property(description: 'sets prices, posts stocktakes, applies tables')] public bool $keepsBooks,
         #[OA\Property] public bool $hasPin,
     ) {
     }
@@ -30,6 +31,7 @@ final readonly class PersonView extends View
             $person->role->worksAtTheBench(),
             $person->role->meetsOwners(),
             $person->role === Role::Lead,
+            Ability::KeepBooks->of($person->role),
             $person->pin !== null,
         );
     }

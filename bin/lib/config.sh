@@ -109,6 +109,7 @@ pm.max_requests = 2000
 catch_workers_output = yes
 env[ODD_BENCH_STATE] = $STATE
 env[ODD_BENCH_ENV] = .env.web
+env[ODD_BENCH_POOL] = $1
 ${FAKE_CLOCK:+clear_env = no}
 php_admin_value[upload_tmp_dir] = $STATE/web-tmp
 php_admin_value[sys_temp_dir] = $STATE/web-tmp

@@ -28,8 +28,18 @@ command_drill() {
   services_wait
   pg_admin -U odd_bench_admin -d postgres -c 'CREATE DATABASE odd_bench_race OWNER odd_bench'
   person="$(site_artisan odd-bench:person drill Drill lead --no-interaction | sed -n 's/^Password: //p')"
-  ODD_BENCH_STATE="$STATE" DRILL_LONG="$long" DRILL_URL="http://127.0.0.1:$WEB_PORT" DRILL_PASSWORD="$person" DRILL_CLOCK="$DRILL_CLOCK" DRILL_SUPERVISOR="$ETC/supervisord.conf" \
+  drill_artisan
+  ODD_BENCH_STATE="$STATE" DRILL_ARTISAN="$STATE/artisan" DRILL_BACKUPS="$STATE/backups" DRILL_LONG="$long" DRILL_URL="http://127.0.0.1:$WEB_PORT" DRILL_PASSWORD="$person" DRILL_CLOCK="$DRILL_CLOCK" DRILL_SUPERVISOR="$ETC/supervisord.conf" \
     DRILL_RUNS="$STATE/storage/app/runs" DRILL_FILES="$STATE/storage/app/private" DB_PORT="$DB_PORT" DB_PASSWORD="$(db_password)" php "$ROOT/tests/Drill/run.php"
+}
+
+# The framework's commands, as the user whose work they are.
+drill_artisan() {
+  {
+    printf '#!/bin/sh\ncd %q && ' "$SERVE"
+    [ "$(id -u)" -ne 0 ] || printf 'exec runuser -u %q -- ' "$WORK_USER"
+    printf 'env HOME=%q ODD_BENCH_STATE=%q php artisan "$@"\n' "$STATE" "$STATE"
+  } | keep root: 755 "$STATE/artisan"
 }
 
 faketime_library() { find /usr/lib -name libfaketime.so.1 -print -quit; }

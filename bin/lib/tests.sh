@@ -38,6 +38,8 @@ command_test() {
     test_rigs
     loud "The page in a browser, today" test_browser
     test_another_day
+    services_down
+    test_opening
   fi
   services_down
   say "All checks passed."
@@ -53,6 +55,19 @@ wait_for() {
 }
 
 test_browser() { env ODD_BENCH_URL="http://localhost:$WEB_PORT" RIG_WELL="$RIG_WELL" RIG_BAD="$RIG_BAD" SECONDS_AHEAD="${SECONDS_AHEAD:-}" npx playwright test; }
+
+# A real shop of its own on the network, empty, as on the day it opens.
+test_opening() {
+  place opening
+  test_clean
+  trap test_clean EXIT
+  unset WEB_PORT DB_PORT TRUST_PORT RIG_PORT_1 RIG_PORT_2 RIG_PORT_3 FAKE_CLOCK
+  export REAL_SHOP=1
+  LAN=1 HOST="" WANT_PORT="$(free_port 8560)" WANT_DB_PORT="$(free_port 8571)" PROVER_SPEED=1 LOGIN_TRIES=6 RIG_FROM=8681 LOOPBACK_PRINTERS=
+  services_up 8560 8571
+  services_wait
+  loud "A shop opens, on its network" env ODD_BENCH_URL="$(shop_address)" TRUST_URL="$(trust_address)" npx playwright test --config playwright.open.config.ts
+}
 
 test_keep_demo() { as "$DB_USER" "$PG_BIN/pg_dump" -h "$RUN/db" -p "$DB_PORT" -U odd_bench_admin -Fc -f "$RUN/db/demo.dump" odd_bench; }
 

@@ -43,7 +43,7 @@ async function begin(page: Page, port: string): Promise<void> {
   // the simulated printer stands at another machine’s address from the test before
   const at = page.getByRole('checkbox', { name: /is at this machine now/ });
   const first = page.getByRole('button', { name: 'none', exact: true });
-  await expect(at.or(first)).toBeVisible();
+  await expect(at.or(first)).toBeVisible({ timeout: 60_000 });
   if (await at.isVisible()) {
     await at.check();
     await page.getByRole('button', { name: 'Connect and run' }).click();

@@ -34,7 +34,16 @@ test('a broken machine comes in, is found out, mended, proved and sent out', asy
   await page.getByRole('radio', { name: 'New here' }).click();
   await page.getByRole('radio', { name: 'Tern 220', exact: true }).click();
   await page.getByRole('textbox', { name: 'Serial' }).fill('T-mouse-1');
-  await page.getByRole('textbox', { name: 'Owner’s name' }).fill('Mo Tillery');
+  // an owner who is known is offered, so that nobody becomes two
+  await page.getByRole('textbox', { name: 'Owner’s name' }).fill('Mo Til');
+  await page
+    .getByRole('list', { name: 'Owners of this name' })
+    .getByRole('button', { name: /Mo Tillery/ })
+    .click();
+  // a scanner sends Enter behind a serial: the form stays
+  await page.getByRole('textbox', { name: 'Serial' }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'Book in' })).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Mains cord' }).check();
   await page.getByRole('textbox', { name: /Complaint/ }).fill('stops feeding after a while, clicks');
   await page.getByRole('radio', { name: 'Crept in' }).click();
   await page.getByRole('textbox', { name: /Print hours/ }).fill('2318,5');
@@ -101,6 +110,8 @@ test('a broken machine comes in, is found out, mended, proved and sent out', asy
   // Send out, and the whole visit stands in the passport, also after a reload
   await station(page, 'Send out');
   await hasNoBarriers(page, 'send out');
+  await expect(page.getByText('▢ Mains cord in, not out.')).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Mains cord' }).check();
   await page.getByRole('button', { name: 'Sign: to its owner' }).click();
   await expect(page.getByText(/^✓ Finished .*To its owner/)).toBeVisible();
   await expect(page.getByRole('link', { name: 'Repair report (PDF)' })).toBeVisible();

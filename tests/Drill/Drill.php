@@ -32,6 +32,12 @@ final class Drill
         $this->line('database away while hot', $this->databaseAway(...));
         $this->line('wall clock set by an hour', $this->clock(...));
         $this->line('what the web server says itself', $this->webServer(...));
+        $siege = new Siege($this->site);
+        $this->line('half-open callers', $siege->halfOpen(...));
+        $this->line('guessed names', $siege->names(...));
+        $this->line('eight big files', $siege->bigFiles(...));
+        $this->line('sessions of twelve hours', $siege->oldSessions(...));
+        $this->line('a backup while it writes', fn (): string => $siege->backup($this->part(1)));
         $this->line('disk for files full', $this->disk(...));
         if ($this->long) {
             $this->line('every write route, by eight', $this->routes(...));

@@ -94,10 +94,10 @@
       </span>
       <span class="flex items-baseline gap-1">
         {#if offer.preferred}<span class="text-sm text-quiet">ordered here</span>
-        {:else if me.person.meetsOwners}<Button kind="quiet" busy={work.busy} onclick={() => prefer(offer)}
+        {:else if me.person.keepsBooks}<Button kind="quiet" busy={work.busy} onclick={() => prefer(offer)}
             >Order here instead</Button
           >{/if}
-        {#if me.person.meetsOwners}<Button kind="quiet" onclick={() => edit(offer)}>Change</Button>{/if}
+        {#if me.person.keepsBooks}<Button kind="quiet" onclick={() => edit(offer)}>Change</Button>{/if}
       </span>
     </li>
   {:else}
@@ -125,7 +125,7 @@
       <Button kind="quiet" onclick={() => (editing = false)}>Not now</Button>
     </div>
   </Form>
-{:else if me.person.meetsOwners}
+{:else if me.person.keepsBooks}
   <Button kind="quiet" onclick={() => edit(null)}
     >{page.offers.length === 0 ? 'Say where…' : 'It is sold elsewhere too…'}</Button
   >

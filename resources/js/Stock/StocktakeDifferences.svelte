@@ -53,7 +53,7 @@
       </li>
     {/each}
   </ul>
-  {#if me.person.meetsOwners}
+  {#if me.person.keepsBooks}
     <div class="mt-3 flex flex-wrap items-center gap-2">
       {#if sure === ''}
         {#if done > 0}<Button kind="main" onclick={() => (sure = 'post')}

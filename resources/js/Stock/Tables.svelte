@@ -108,7 +108,7 @@
                 >▢ {count(file, 'odd')} look like a slip; see them first.</span
               >{/if}
           </p>
-          {#if me.person.meetsOwners && matters(file) > 0}
+          {#if me.person.keepsBooks && matters(file) > 0}
             <p class="mt-2 flex flex-wrap gap-2">
               {#if count(file, 'wrong') === 0}<Button
                   kind="main"

@@ -3287,6 +3287,8 @@ export interface components {
             worksAtTheBench: boolean;
             meetsOwners: boolean;
             isLead: boolean;
+            /** @description sets prices, posts stocktakes, applies tables */
+            keepsBooks: boolean;
             hasPin: boolean;
         };
         PhotographView: {
