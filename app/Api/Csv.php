@@ -55,6 +55,12 @@ final class Csv
     /** Words that would be a formula are marked as words; numbers stay numbers. */
     private static function cell(float|int|string|null $value): float|int|string|null
     {
-        return is_string($value) && preg_match('/^[=+\-@\t\r]/', $value) === 1 ? "'{$value}" : $value;
+        if (! is_string($value)) {
+            return $value;
+        }
+        // a spreadsheet set to semicolons or tabs begins a cell behind each of them, whatever stands in quotes
+        $value = (string) preg_replace('/([;\t]\s*)(?=[=+\-@])/', "$1'", $value);
+
+        return preg_match('/^[=+\-@\t\r]/', $value) === 1 ? "'{$value}" : $value;
     }
 }

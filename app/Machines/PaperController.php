@@ -8,6 +8,7 @@ use App\Api\TakesFile;
 use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Storage;
 use OddBench\Knowledge\Knowledge;
@@ -53,6 +54,12 @@ final readonly class PaperController
         Gate::authorize(Ability::Work);
         $found = Paper::query()->whereNull('withdrawn_at')->findOrFail($paper);
         $found->update(['withdrawn_at' => now()]);
+        DB::afterCommit(static function () use ($found): void {
+            // the same file may stand under another title as well
+            if (Paper::query()->whereNull('withdrawn_at')->where('path', $found->path)->doesntExist()) {
+                Storage::delete($found->path);
+            }
+        });
 
         return $this->index($found->family);
     }
@@ -86,7 +93,7 @@ final readonly class PaperController
 
     public function file(int $paper): Response
     {
-        $found = Paper::query()->findOrFail($paper);
+        $found = Paper::query()->whereNull('withdrawn_at')->findOrFail($paper);
 
         return response(
             (string) Storage::get($found->path),
@@ -95,7 +102,7 @@ final readonly class PaperController
                 'Content-Type' => $found->mime,
                 'Content-Disposition' => 'inline',
                 'X-Content-Type-Options' => 'nosniff',
-                'Cache-Control' => 'private, max-age=31536000, immutable',
+                'Cache-Control' => 'private, no-store',
             ],
         );
     }

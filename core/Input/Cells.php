@@ -24,7 +24,7 @@ final readonly class Cells
     public function textOrNull(string $column, int $longest): ?string
     {
         // a mark before words that a spreadsheet would take for a formula is not part of them
-        $text = trim((string) preg_replace("/^'(?=[=+\\-@])/", '', trim($this->cells[$column] ?? '')));
+        $text = trim((string) preg_replace("/(^|[;\\t]\\s*)'(?=[=+\\-@])/", '$1', trim($this->cells[$column] ?? '')));
         if (mb_strlen($text) > $longest) {
             throw InputError::at($column, "{$column} is longer than {$longest} characters.");
         }

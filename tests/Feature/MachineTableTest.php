@@ -71,12 +71,15 @@ final class MachineTableTest extends BenchTestCase
     {
         $this->actingAs($this->person(Role::Counter));
         $this->bring(
-            "family,serial,held_as,owner,contact,hours\ntern-220,=A1,owner,Ines Halloran,ines@example.org,310\n",
+            "family,serial,held_as,owner,contact,hours\ntern-220,=A1,owner,Ines; =2+3 Halloran,ines@example.org,310\n",
             true,
         )->assertOk();
         $out = $this->get('/files/machines.csv')->assertOk()->streamedContent();
         self::assertStringContainsString("'=A1", $out, 'no formula for a spreadsheet');
+        self::assertStringContainsString("Ines; '=2+3", $out, 'nor for one that begins a cell behind a semicolon');
         $this->bring($out)->assertJsonPath('counts.known', 1)->assertJsonPath('counts.new', 0);
+        $this->bring(str_replace('tern-220,', 'wren-mini,', $out), true)->assertOk();
+        self::assertSame(['Ines; =2+3 Halloran'], Owner::query()->distinct()->pluck('name')->all(), 'it comes in as it was');
 
         $this->actingAs($this->person(Role::ReadOnly));
         self::assertStringNotContainsString('ines@example.org', $this->get('/files/machines.csv')->assertOk()->streamedContent());

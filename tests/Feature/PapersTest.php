@@ -46,6 +46,7 @@ final class PapersTest extends BenchTestCase
         self::assertSame([0.2, 0.3, 'TH'], [$marks[0]['x'], $marks[0]['y'], $marks[0]['name']]);
         self::assertSame([], $this->send('DELETE', "/papers/{$paper['id']}/marks/{$marks[0]['id']}")->assertOk()->json('papers.0.marks'));
         self::assertSame([], $this->send('DELETE', "/papers/{$paper['id']}")->assertOk()->json('papers'));
+        $this->get("/files/papers/{$paper['id']}")->assertNotFound();
     }
 
     public function test_what_is_neither_is_refused(): void

@@ -7,6 +7,9 @@ namespace App\Proof\Runner;
 /** The socket to one printer: connects without waiting, and again with growing pauses, sends what there is to send as far as it goes. */
 final class Wire
 {
+    /** What a port there answers is nobody's business but a printer's. */
+    private const UNREACHED = 'The printer cannot be reached. Is it switched on, and is the address right?';
+
     private const CONNECT_S = 8.0;
 
     /** s between two tries: the first, the longest, and how much longer each time */
@@ -106,7 +109,7 @@ final class Wire
             STREAM_CLIENT_CONNECT | STREAM_CLIENT_ASYNC_CONNECT,
         );
         if ($socket === false) {
-            return $this->gone("No connection to {$this->address}: {$message}");
+            return $this->gone(self::UNREACHED);
         }
         stream_set_blocking($socket, false);
         $this->socket = $socket;
@@ -127,7 +130,7 @@ final class Wire
         }
 
         return $ready || Clock::s() > $this->connectedBy
-            ? $this->gone('The printer cannot be reached: connection refused. Is it switched on, and is the address right?')
+            ? $this->gone(self::UNREACHED)
             : ['nothing', ''];
     }
 

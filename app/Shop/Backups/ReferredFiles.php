@@ -19,7 +19,8 @@ final readonly class ReferredFiles
     {
         $missing = [];
         foreach (self::COLUMNS as $table => $column) {
-            foreach ($tables->table($table)->whereNotNull($column)->pluck($column) as $path) {
+            $rows = $tables->table($table)->whereNotNull($column)->when($table === 'papers', static fn ($q) => $q->whereNull('withdrawn_at'));
+            foreach ($rows->pluck($column) as $path) {
                 if (is_string($path) && ! is_file("{$folder}/{$path}")) {
                     $missing[] = $path;
                 }

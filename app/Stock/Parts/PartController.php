@@ -103,7 +103,7 @@ final readonly class PartController
     {
         $path = Part::query()->where('number', $number)->firstOrFail()->photo ?? abort(404);
 
-        return response((string) Storage::get($path), 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400']);
+        return response((string) Storage::get($path), 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, no-store']);
     }
 
     /** Where a part is bought, and from whom. */
