@@ -37,6 +37,35 @@ final class ShellTest extends TestCase
         self::assertFileDoesNotExist("{$this->folder}/ran");
     }
 
+    public function test_settings_are_what_they_may_be_and_nothing_is_run_that_stands_beside_them(): void
+    {
+        file_put_contents(
+            "{$this->folder}/settings",
+            "LAN=1\nHOST=bench.local; touch {$this->folder}/ran\nBACKUP_KEY=\$(touch {$this->folder}/ran)\nBACKUP_TO=/mnt/disk\nPATH=/nowhere\n",
+        );
+        $said = $this->shell('ETC="$1"; read_settings; echo "$LAN|${HOST:-none}|${BACKUP_KEY:-none}|$BACKUP_TO|$PATH"');
+        self::assertStringStartsWith('1|none|none|/mnt/disk|', $said);
+        self::assertStringNotContainsString('/nowhere', $said);
+        self::assertFileDoesNotExist("{$this->folder}/ran");
+        foreach (['Bench', '-x', 'a..b;', 'x y', '$(id)'] as $host) {
+            self::assertSame('no', $this->shell('is_host '.escapeshellarg($host).' && echo yes || echo no'), $host);
+        }
+    }
+
+    public function test_the_authority_of_a_shop_speaks_for_it_and_for_private_addresses_alone(): void
+    {
+        $said = $this->shell(
+            'ETC="$1"; WEB_USER="$(id -un)"; mkdir -p "$1/tls"; LAN=1; HOST=bench.local; WEB_PORT=8440; TRUST_PORT=8441; certificate_up >/dev/null 2>&1; '
+            .'openssl verify -CAfile "$1/tls/authority.crt" "$1/tls/site.crt" | sed "s/.*: //"; '
+            // a certificate for somebody else, signed with the shop\'s own key
+            .'openssl req -new -newkey rsa:2048 -nodes -keyout "$1/k" -subj /CN=bank.example -out "$1/r" 2>/dev/null; '
+            .'printf "subjectAltName=DNS:bank.example\n" >"$1/x"; openssl x509 -req -in "$1/r" -CA "$1/tls/authority.crt" -CAkey "$1/tls/authority.key" -set_serial 2 -extfile "$1/x" -out "$1/c" 2>/dev/null; '
+            .'openssl verify -CAfile "$1/tls/authority.crt" "$1/c" 2>&1 | grep -o "permitted subtree violation" | head -n 1 || true; stat -c %a "$1/tls/site.key" "$1/tls/authority.key"; '
+            .'first="$(authority_print)"; HOST=other.local; certificate_up >/dev/null 2>&1; [ "$first" = "$(authority_print)" ] && echo same; openssl x509 -noout -checkhost other.local -in "$1/tls/site.crt"',
+        );
+        self::assertSame("OK\npermitted subtree violation\n600\n600\nsame\nHostname other.local does match certificate", trim($said));
+    }
+
     public function test_a_file_with_a_secret_is_readable_by_nobody_else_from_its_first_byte(): void
     {
         // whoever writes it takes their time, and the user's own mask lets everybody read
@@ -49,7 +78,7 @@ final class ShellTest extends TestCase
     public function test_each_environment_file_is_its_users_own(): void
     {
         $said = $this->shell(
-            'umask 000; ETC="$1"; STATE="$1"; WORK_USER="$(id -un)"; WEB_USER="$WORK_USER"; WEB_PORT=1; DB_PORT=2; make_secrets; write_environment; stat -c %a "$1/secrets" "$1/.env" "$1/.env.web"',
+            'umask 000; ETC="$1"; STATE="$1"; WORK_USER="$(id -un)"; WEB_USER="$WORK_USER"; WEB_PORT=1; DB_PORT=2; read_settings; make_secrets; write_environment; stat -c %a "$1/secrets" "$1/.env" "$1/.env.web"',
         );
         self::assertSame("600\n600\n600", trim($said));
         self::assertMatchesRegularExpression('/^DB_PASSWORD=[0-9a-f]{40}$/m', (string) file_get_contents("{$this->folder}/.env"));
@@ -101,7 +130,7 @@ final class ShellTest extends TestCase
     {
         $root = dirname(__DIR__, 3);
         $script = 'set -euo pipefail; ROOT='.escapeshellarg($root)
-            .'; for part in say place packages config services; do . "$ROOT/bin/lib/$part.sh"; done; '.$commands;
+            .'; for part in say settings network place packages config services; do . "$ROOT/bin/lib/$part.sh"; done; '.$commands;
         exec('bash -c '.escapeshellarg($script).' shell '.escapeshellarg($this->folder).' 2>&1', $said);
 
         return implode("\n", $said);
