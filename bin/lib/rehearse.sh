@@ -55,6 +55,7 @@ postgresql:
   bin_dir: $PG_BIN
   pgpass: $RUN/db/pgpass-$1
   parameters: { unix_socket_directories: "$RUN/db" }
+  basebackup: [ { checkpoint: fast } ]
   authentication:
     superuser: { username: odd_bench_admin, password: "$ADMIN_PASSWORD" }
     replication: { username: odd_bench_copy, password: "$COPY_PASSWORD" }
@@ -149,8 +150,7 @@ standby_follows() { [ "$(patroni_says "$1" sync)" = 200 ]; }
 
 rehearse_up() {
   supervise update >/dev/null
-  wait_until 60 test "$(patroni_says "$REST_PORT_A" primary)" = 200 || true
-  wait_until 60 leader_sql -c 'SELECT 1'
+  wait_until 90 leader_sql -c 'SELECT 1'
   leader_sql <<T
 CREATE ROLE odd_bench LOGIN NOSUPERUSER NOCREATEDB NOCREATEROLE NOREPLICATION PASSWORD '$(db_password)';
 CREATE DATABASE odd_bench OWNER odd_bench;
