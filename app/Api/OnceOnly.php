@@ -99,7 +99,10 @@ final class OnceOnly
         $secret = $request->attributes->get(self::SHOWN_ONCE);
         $data = is_string($secret) ? json_decode((string) $response->getContent(), true) : null;
 
-        return is_array($data) ? (string) json_encode([...$data, $secret => null], JSON_UNESCAPED_UNICODE) : (string) $response->getContent();
+        return is_array($data) ? (string) json_encode(
+            [...$data, $secret => null],
+            JSON_UNESCAPED_UNICODE,
+        ) : (string) $response->getContent();
     }
 
     /** A connection that is gone has undone everything by itself; what went wrong first is what is said. */

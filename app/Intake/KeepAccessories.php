@@ -16,7 +16,10 @@ final readonly class KeepAccessories
     {
     }
 
-    /** @param  list<array{code?: string|null, name?: string|null, came: int, went?: int|null, staysBecause?: string|null}>  $list  all there is */
+    /**
+     * @param  list<array{code?: string|null, name?: string|null, came: int, went?: int|null, staysBecause?: string|null}>  $list
+     *   all there is
+     */
     public function keep(Job $job, array $list, int $version, Person $by): Job
     {
         return $this->record->write($job, $by, $version, function (Job $job) use ($list): Said {
@@ -52,7 +55,12 @@ final readonly class KeepAccessories
             }
             $came[] = $one;
             $rows[mb_strtolower($name)] = [
-                'job_id' => $job->id, 'code' => $code, 'name' => $name, 'came' => $one->came, 'went' => $one->went, 'stays_because' => $one->staysBecause,
+                'job_id' => $job->id,
+                'code' => $code,
+                'name' => $name,
+                'came' => $one->came,
+                'went' => $one->went,
+                'stays_because' => $one->staysBecause,
             ];
         }
         Accessory::query()->where('job_id', $job->id)->delete();

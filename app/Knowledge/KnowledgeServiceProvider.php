@@ -38,7 +38,10 @@ final class KnowledgeServiceProvider extends ServiceProvider
         } catch (BadKnowledge $e) {
             try {
                 [$knowledge, $spoiled] = $files->readWithoutSpoiled($e);
-                Log::error('These families of the shop are left out, this release does not take them: '.implode(', ', $spoiled)."\n{$e->getMessage()}");
+                Log::error(
+                    'These families of the shop are left out, this release does not take them: '.implode(', ', $spoiled)
+                        ."\n{$e->getMessage()}",
+                );
 
                 return $knowledge;
             } catch (BadKnowledge) {

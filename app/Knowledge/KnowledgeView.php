@@ -39,7 +39,11 @@ final readonly class KnowledgeView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $settings,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $accessories,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $service,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')))] public array $traits,
+        #[OA\Property(
+            type: 'object',
+            additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')),
+        )]
+        public array $traits,
     ) {
     }
 }

@@ -27,6 +27,9 @@ final class AddMachineRequest extends Form
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['family.required' => 'Which family is it?', 'heldAs.required' => 'Whose is it: an owner’s, our own farm’s, or bought for resale?'];
+        return [
+            'family.required' => 'Which family is it?',
+            'heldAs.required' => 'Whose is it: an owner’s, our own farm’s, or bought for resale?',
+        ];
     }
 }

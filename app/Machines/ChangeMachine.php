@@ -73,7 +73,10 @@ final readonly class ChangeMachine
         }
         $before = $this->knowledge->families[$machine->family] ?? null;
         if ($before?->isUnknown() === false) {
-            throw InputError::at('family', "{$machine->tag} is a {$before->name}, by which its positions and proofs are kept. Make it known anew under another tag.");
+            throw InputError::at(
+                'family',
+                "{$machine->tag} is a {$before->name}, by which its positions and proofs are kept. Make it known anew under another tag.",
+            );
         }
         $now = $this->knowledge->family($family);
         $machine->family = $family;
@@ -100,7 +103,9 @@ final readonly class ChangeMachine
         if (($to->heldAs === 'owner') !== ($to->owner !== null)) {
             throw InputError::at(
                 $to->owner === null ? 'ownerName' : 'heldAs',
-                $to->owner === null ? 'Whose machine is it? Choose the owner, or give the name.' : 'An owner goes with an owner’s machine only.',
+                $to->owner === null
+                    ? 'Whose machine is it? Choose the owner, or give the name.'
+                    : 'An owner goes with an owner’s machine only.',
             );
         }
         $owner = $to->owner === null ? null : $this->owners->find($to->owner);
@@ -151,7 +156,10 @@ final readonly class ChangeMachine
     private function printer(Machine $machine, ?string $host, ?int $port): array
     {
         if (($host === null) !== ($port === null)) {
-            throw InputError::at($host === null ? 'printerHost' : 'printerPort', 'A printer is reached by an address and a port: give both or none.');
+            throw InputError::at(
+                $host === null ? 'printerHost' : 'printerPort',
+                'A printer is reached by an address and a port: give both or none.',
+            );
         }
         if ($machine->printer_host === $host && $machine->printer_port === $port) {
             return [];

@@ -54,7 +54,13 @@ final readonly class ImportMachines
 
     private function take(MachineRow $row, Person $by): Machine
     {
-        $machine = $this->register->register($row->family, $row->serial, $row->heldAs, $row->owner === null ? null : OwnerChoice::named($row->owner, $row->contact), null);
+        $machine = $this->register->register(
+            $row->family,
+            $row->serial,
+            $row->heldAs,
+            $row->owner === null ? null : OwnerChoice::named($row->owner, $row->contact),
+            null,
+        );
         $machine->update(['place' => Place::usual($row->heldAs)->value]);
         if ($row->hours !== null) {
             $this->hours->note($machine, $row->hours, CounterSource::Table, $by);

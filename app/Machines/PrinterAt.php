@@ -45,7 +45,10 @@ final readonly class PrinterAt
     {
         foreach ($this->others($machine, $host, $port) as $other) {
             if (! $moved) {
-                throw InputError::at('moved', "The printer at this address was {$other->tag} until now. Look at the cable, then say that it is at {$machine->tag} now.");
+                throw InputError::at(
+                    'moved',
+                    "The printer at this address was {$other->tag} until now. Look at the cable, then say that it is at {$machine->tag} now.",
+                );
             }
             $other->update(['printer_host' => null, 'printer_port' => null]);
             $this->history->note($other, $by, 'edited', "Its printer’s address went over to {$machine->tag}");
@@ -66,7 +69,8 @@ final readonly class PrinterAt
         $address = $this->address($host, $port);
         $others = [];
         foreach (Machine::query()->where('printer_port', $port)->whereNotNull('printer_host')->whereKeyNot($machine->id)->get() as $other) {
-            if ($other->printer_host === $host || rescue(fn (): string => $this->address((string) $other->printer_host, $port), '', report: false) === $address) {
+            if ($other->printer_host === $host
+                || rescue(fn (): string => $this->address((string) $other->printer_host, $port), '', report: false) === $address) {
                 $others[] = $other;
             }
         }
@@ -93,6 +97,9 @@ final readonly class PrinterAt
             return [];
         }
 
-        return Config::string('odd-bench.loopback_printers') === 'any' ? null : array_values(array_filter(Config::array('odd-bench.rig_ports'), is_int(...)));
+        return Config::string('odd-bench.loopback_printers') === 'any' ? null : array_values(array_filter(
+            Config::array('odd-bench.rig_ports'),
+            is_int(...),
+        ));
     }
 }

@@ -43,7 +43,11 @@ final readonly class SendOut
     {
         return $this->record->write($job, $by, $version, function (Job $job) use ($to, $terms, $by): Said {
             $state = JobState::of($job);
-            $reasons = $this->gate->of($state)->reasonsAgainst($to, $terms->danger !== null && mb_strlen($terms->danger) >= 10, $by->role === Role::Lead);
+            $reasons = $this->gate->of($state)->reasonsAgainst(
+                $to,
+                $terms->danger !== null && mb_strlen($terms->danger) >= 10,
+                $by->role === Role::Lead,
+            );
             if (! in_array($to, Destination::forMachineHeldAs($job->machine->held_as), true)) {
                 $reasons = ["“{$to->words()}” does not fit: this machine is ".match ($job->machine->held_as) {
                     'owner' => 'an owner’s', 'farm' => 'our farm’s', default => 'bought for resale'

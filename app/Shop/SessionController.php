@@ -41,7 +41,9 @@ final class SessionController
     {
         $sitting = $this->sitting($request);
         if (! $sitting->isShared()) {
-            throw ValidationException::withMessages(['pin' => 'A PIN opens only a shared tablet that a password has opened within twelve hours. Log in with the password.']);
+            throw ValidationException::withMessages(
+                ['pin' => 'A PIN opens only a shared tablet that a password has opened within twelve hours. Log in with the password.'],
+            );
         }
         $sitting->passTo(Pins::check(
             Person::query()->whereNull('left_at')->find($request->integer('person')),

@@ -22,10 +22,15 @@ final readonly class SessionView extends View
         #[OA\Property] public string $shopName,
         #[OA\Property] public string $currency,
         #[OA\Property] public string $zone,
-        #[OA\Property(description: 'what comes first at Find unless chosen otherwise', enum: ['measure-first', 'swap-first'])] public string $school,
+        #[OA\Property(description: 'what comes first at Find unless chosen otherwise', enum: ['measure-first', 'swap-first'])]
+        public string $school,
         #[OA\Property(description: 'a tablet that others use too: a signature takes a PIN')] public bool $shared,
         #[OA\Property(description: 'minutes of rest after which it forgets who was there')] public int $idleMinutes,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: TabletPerson::class), description: 'who may take a shared tablet over, or sign on it')]
+        #[OA\Property(
+            type: 'array',
+            items: new OA\Items(ref: TabletPerson::class),
+            description: 'who may take a shared tablet over, or sign on it',
+        )]
         public array $signers,
         #[OA\Property(type: 'array', items: new OA\Items(ref: DemoLoginView::class))] public array $demoLogins,
     ) {

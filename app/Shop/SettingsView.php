@@ -22,7 +22,8 @@ final readonly class SettingsView extends View
         #[OA\Property(description: 'what a part in a bin costs a year, per cent of its price')] public int $holdingPct,
         #[OA\Property(description: 'a part is there in at least so many of a hundred times')] public int $servicePct,
         #[OA\Property(enum: ['measure-first', 'swap-first'])] public string $school,
-        #[OA\Property(description: 'where a tablet gets the shop’s certificate; null where the page is on this machine alone')] public ?string $trustAddress,
+        #[OA\Property(description: 'where a tablet gets the shop’s certificate; null where the page is on this machine alone')]
+        public ?string $trustAddress,
         #[OA\Property(description: 'its print, to compare')] public ?string $trustPrint,
         #[OA\Property(description: 'minutes of rest after which a shared tablet forgets who was there')] public int $idleMinutes,
         #[OA\Property(description: 'how long a repair is stood for')] public int $warrantyDays,

@@ -29,7 +29,10 @@ final readonly class PrinterAddress
             if (self::isIn($ip, self::LOOPBACK) && ($simulated === null || in_array($port, $simulated, true))) {
                 return;
             }
-            throw InputError::at('host', 'That is the machine the shop runs on, and no printer. Give the address of the printer or its bridge.');
+            throw InputError::at(
+                'host',
+                'That is the machine the shop runs on, and no printer. Give the address of the printer or its bridge.',
+            );
         }
         if (! self::isIn($ip, self::PRIVATE)) {
             throw InputError::at(

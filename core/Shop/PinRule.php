@@ -22,7 +22,9 @@ final readonly class PinRule
         }
         // all the same, up or down by ones, or the same two or three digits over again
         $even = count(array_unique($steps)) === 1 && in_array($steps[0], [0, 1, 9], true);
-        $again = substr($pin, 0, 2) === substr($pin, 2, 2) && substr($pin, 2, 2) === substr($pin, 4, 2) || substr($pin, 0, 3) === substr($pin, 3, 3);
+        $again = substr($pin, 0, 2) === substr($pin, 2, 2)
+            && substr($pin, 2, 2) === substr($pin, 4, 2)
+            || substr($pin, 0, 3) === substr($pin, 3, 3);
 
         return $even || $again ? 'That PIN is tried first. Take six digits without a row in them.' : null;
     }

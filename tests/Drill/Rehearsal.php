@@ -33,7 +33,12 @@ final class Rehearsal
                 $this->supervise('stop', 'php-1');
             }
             $began = microtime(true);
-            [$status, $answer] = $desk->write('POST', "/parts/{$number}/movements", ['kind' => 'received', 'quantity' => 1, 'unitCostMinor' => 100, 'note' => "w{$n}"], 120);
+            [$status, $answer] = $desk->write(
+                'POST',
+                "/parts/{$number}/movements",
+                ['kind' => 'received', 'quantity' => 1, 'unitCostMinor' => 100, 'note' => "w{$n}"],
+                120,
+            );
             $this->longest = max($this->longest, microtime(true) - $began);
             if ($status === 200) {
                 $acked[] = "w{$n}";
@@ -59,7 +64,11 @@ final class Rehearsal
         printf("%-34s %d\n", 'there twice', $twice);
         printf("%-34s %d times\n", 'sent again by the page', $this->again);
         printf("%-34s %.1f s\n", 'the longest anybody waited', $this->longest);
-        printf("%-34s %s\n", 'leads now', $this->status('B', 'primary') === 200 ? 'the one that was the standby' : 'the one that led before');
+        printf(
+            "%-34s %s\n",
+            'leads now',
+            $this->status('B', 'primary') === 200 ? 'the one that was the standby' : 'the one that led before',
+        );
         $this->supervise('start', 'patroni-a');
         for ($i = 0; $i < 240 && $this->status('A', 'sync') !== 200; $i++) {
             usleep(500_000);
@@ -96,7 +105,12 @@ final class Rehearsal
     /** @return list<string> */
     private function kept(): array
     {
-        $pdo = new PDO('pgsql:host=127.0.0.1;port='.Site::env('DB_PORT').';dbname=odd_bench', 'odd_bench', Site::env('DB_PASSWORD'), [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        $pdo = new PDO(
+            'pgsql:host=127.0.0.1;port='.Site::env('DB_PORT').';dbname=odd_bench',
+            'odd_bench',
+            Site::env('DB_PASSWORD'),
+            [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION],
+        );
         $asked = $pdo->query("SELECT note FROM movements WHERE note ~ '^w[0-9]+$'");
 
         return $asked === false ? [] : array_map(strval(...), $asked->fetchAll(PDO::FETCH_COLUMN));
@@ -112,6 +126,9 @@ final class Rehearsal
 
     private function supervise(string ...$words): string
     {
-        return trim((string) shell_exec(implode(' ', array_map(escapeshellarg(...), ['supervisorctl', '-c', Site::env('DRILL_SUPERVISOR'), ...$words])).' 2>&1'));
+        return trim((string) shell_exec(implode(
+            ' ',
+            array_map(escapeshellarg(...), ['supervisorctl', '-c', Site::env('DRILL_SUPERVISOR'), ...$words]),
+        ).' 2>&1'));
     }
 }

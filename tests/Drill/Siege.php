@@ -6,7 +6,10 @@ namespace Tests\Drill;
 
 use RuntimeException;
 
-/** What comes from the network of a shop, meant or not: half-open callers, guessed names, big files, sessions that are over; and its backups. */
+/**
+ * What comes from the network of a shop, meant or not: half-open callers, guessed names, big files, sessions that are over; and
+ * its backups.
+ */
 final readonly class Siege
 {
     private const BENCH_MS = 300.0;
@@ -20,7 +23,12 @@ final readonly class Siege
     {
         $open = [];
         for ($i = 0; $i < 60; $i++) {
-            $socket = stream_socket_client('tcp://'.parse_url($this->site->url, PHP_URL_HOST).':'.parse_url($this->site->url, PHP_URL_PORT), $code, $message, 2);
+            $socket = stream_socket_client(
+                'tcp://'.parse_url($this->site->url, PHP_URL_HOST).':'.parse_url($this->site->url, PHP_URL_PORT),
+                $code,
+                $message,
+                2,
+            );
             if ($socket === false) {
                 throw new RuntimeException("the {$i}th caller is not even heard: {$message}");
             }
@@ -56,7 +64,14 @@ final readonly class Siege
 
             return (int) substr($http_response_header[0] ?? '', 9, 3);
         };
-        foreach (['elsewhere.example', '127.0.0.1.elsewhere.example', 'localhost.elsewhere.example', '10.11.12.13', '2130706433', '[::1]'] as $host) {
+        foreach ([
+            'elsewhere.example',
+            '127.0.0.1.elsewhere.example',
+            'localhost.elsewhere.example',
+            '10.11.12.13',
+            '2130706433',
+            '[::1]',
+        ] as $host) {
             $this->must($status($host) === 421, "as {$host} it answers {$status($host)}");
         }
         foreach (['localhost', "localhost:{$port}", '127.0.0.1', 'LOCALHOST'] as $host) {
@@ -126,7 +141,11 @@ final readonly class Siege
         if ($writer === 0) {
             $desk = new Desk($this->site->url, 'drill', Site::env('DRILL_PASSWORD'));
             for ($n = 1; file_exists("{$acked}.go"); $n++) {
-                if ($desk->write('POST', "/parts/{$part}/movements", ['kind' => 'received', 'quantity' => 1, 'unitCostMinor' => 120, 'note' => "b{$n}"])[0] === 200) {
+                if ($desk->write(
+                    'POST',
+                    "/parts/{$part}/movements",
+                    ['kind' => 'received', 'quantity' => 1, 'unitCostMinor' => 120, 'note' => "b{$n}"],
+                )[0] === 200) {
                     file_put_contents($acked, "b{$n}\n", FILE_APPEND);
                 }
             }
@@ -144,9 +163,17 @@ final readonly class Siege
         $kept = $this->notes($archive);
         $this->must(array_diff($before, $kept) === [], 'a write that was answered before it began is not in it');
         $this->must($kept === array_map(static fn (int $n): string => "b{$n}", range(1, count($kept))), 'what is in it has gaps');
-        $this->must($this->site->ask('SELECT count(*) FROM backups WHERE proved_at IS NOT NULL AND problem IS NULL')[0] >= 1, 'it was not proved');
+        $this->must(
+            $this->site->ask('SELECT count(*) FROM backups WHERE proved_at IS NOT NULL AND problem IS NULL')[0] >= 1,
+            'it was not proved',
+        );
 
-        return sprintf('made and proved in %.1f s; %d writes answered before it and %d during it are in it, without a gap', $took, count($before), count($kept) - count($before));
+        return sprintf(
+            'made and proved in %.1f s; %d writes answered before it and %d during it are in it, without a gap',
+            $took,
+            count($before),
+            count($kept) - count($before),
+        );
     }
 
     /** @return list<string> notes of the movements that are in a backup, in their order */

@@ -34,7 +34,11 @@ final class AccessoriesTest extends BenchTestCase
         $machine = $this->machine('tern-220', 'owner');
         $booked = $this->send('POST', '/jobs', [
             'tag' => $machine->tag, 'kind' => 'repair', 'complaint' => 'It clicks', 'began' => 'crept-in',
-            'accessories' => [['code' => 'mains-cord', 'came' => 1], ['name' => 'Grandmother’s cover', 'came' => 1], ['code' => 'spool', 'came' => 3]],
+            'accessories' => [
+                ['code' => 'mains-cord', 'came' => 1],
+                ['name' => 'Grandmother’s cover', 'came' => 1],
+                ['code' => 'spool', 'came' => 3],
+            ],
         ])->assertOk();
         self::assertSame(['Mains cord', 'Grandmother’s cover', 'Spool of filament'], $booked->json('accessories.*.name'));
         $job = Job::query()->findOrFail($booked->json('id'));
@@ -43,7 +47,14 @@ final class AccessoriesTest extends BenchTestCase
             ['Mains cord in, not out.', 'Grandmother’s cover in, not out.', 'Spool of filament: 3 in, 0 out.'],
             $out->json('errors.*.message'),
         );
-        $this->keep($job, [['code' => 'mains-cord', 'came' => 1, 'went' => 1], ['name' => 'Grandmother’s cover', 'came' => 1, 'went' => 1], ['code' => 'spool', 'came' => 3, 'went' => 2, 'staysBecause' => 'used for the proof prints, agreed']])->assertOk();
+        $this->keep(
+            $job,
+            [
+                ['code' => 'mains-cord', 'came' => 1, 'went' => 1],
+                ['name' => 'Grandmother’s cover', 'came' => 1, 'went' => 1],
+                ['code' => 'spool', 'came' => 3, 'went' => 2, 'staysBecause' => 'used for the proof prints, agreed'],
+            ],
+        )->assertOk();
         $this->unmended($job)->assertOk();
     }
 
@@ -51,8 +62,18 @@ final class AccessoriesTest extends BenchTestCase
     {
         $job = $this->job($this->machine('tern-220', 'owner'));
         $this->assertRefused($this->keep($job, [['code' => 'no-such', 'came' => 1]]), 422, 'accessories.0.name', 'no accessory');
-        $this->assertRefused($this->keep($job, [['code' => 'spool', 'came' => 2, 'went' => 3]]), 422, 'accessories.0.went', '0 to 2 can go out');
-        $this->assertRefused($this->keep($job, [['code' => 'spool', 'came' => 1], ['name' => 'spool of filament', 'came' => 1]]), 422, 'accessories.1.name', 'stands there twice');
+        $this->assertRefused(
+            $this->keep($job, [['code' => 'spool', 'came' => 2, 'went' => 3]]),
+            422,
+            'accessories.0.went',
+            '0 to 2 can go out',
+        );
+        $this->assertRefused(
+            $this->keep($job, [['code' => 'spool', 'came' => 1], ['name' => 'spool of filament', 'came' => 1]]),
+            422,
+            'accessories.1.name',
+            'stands there twice',
+        );
         $this->assertRefused($this->keep($job, [['name' => ' ', 'came' => 1]]), 422, 'accessories.0.name', 'What is it called');
         $this->actingAs($this->person(Role::ReadOnly));
         $this->keep($job, [])->assertForbidden();

@@ -26,7 +26,13 @@ final class BackupsTest extends BenchTestCase
         self::assertStringContainsString('No backup of this shop was ever proved', $said());
         Backup::query()->create(['kind' => BackupKind::Nightly, 'began_at' => now(), 'file' => 'a.tar', 'bytes' => 1]);
         self::assertStringContainsString('ever proved', $said(), 'one that was not restored is none');
-        Backup::query()->create(['kind' => BackupKind::Nightly, 'began_at' => now(), 'file' => 'b.tar', 'bytes' => 1, 'proved_at' => now()]);
+        Backup::query()->create([
+            'kind' => BackupKind::Nightly,
+            'began_at' => now(),
+            'file' => 'b.tar',
+            'bytes' => 1,
+            'proved_at' => now(),
+        ]);
         self::assertSame('', $said());
         $this->travel(49)->hours();
         self::assertStringContainsString('2 days old', $said());

@@ -46,14 +46,23 @@ final class FamiliesTest extends BenchTestCase
         $this->assertRefused($this->add([...$this->content('tern-220'), 'name' => 'Plover 180']), 422, 'letters', 'are taken by');
         $content = $this->content('tern-220');
         $content['positions'][4]['part'] = 'no-such-part';
-        $this->assertRefused($this->send('PUT', '/families/tern-220', ['content' => $content]), 422, 'positions.nozzle.part', 'no-such-part');
+        $this->assertRefused(
+            $this->send('PUT', '/families/tern-220', ['content' => $content]),
+            422,
+            'positions.nozzle.part',
+            'no-such-part',
+        );
         self::assertSame(0, DB::table('families')->count());
     }
 
     public function test_a_shipped_one_is_written_over_and_comes_back(): void
     {
         $content = $this->content('tern-220');
-        $this->send('PUT', '/families/tern-220', ['content' => [...$content, 'name' => 'Tern 220, ours', 'positions' => array_slice($content['positions'], 0, 5)]])->assertOk();
+        $this->send(
+            'PUT',
+            '/families/tern-220',
+            ['content' => [...$content, 'name' => 'Tern 220, ours', 'positions' => array_slice($content['positions'], 0, 5)]],
+        )->assertOk();
         $this->app->forgetInstance(Knowledge::class);
         $knows = fn () => collect((array) $this->getJson('/api/v1/knowledge')->json('families'))->keyBy('code')['tern-220'];
         self::assertSame(['Tern 220, ours', 5], [$knows()['name'], count($knows()['positions'])]);
@@ -79,7 +88,9 @@ final class FamiliesTest extends BenchTestCase
     public function test_a_machine_of_a_family_nobody_knows_is_booked_in_at_once_and_given_its_family_later(): void
     {
         $booked = $this->send('POST', '/jobs', [
-            'family' => 'unknown', 'unknownName' => 'Grey one with a glass door', 'unknownTraits' => ['motion' => 'corexy', 'bed_supply' => 'mains'],
+            'family' => 'unknown',
+            'unknownName' => 'Grey one with a glass door',
+            'unknownTraits' => ['motion' => 'corexy', 'bed_supply' => 'mains'],
             'heldAs' => 'farm', 'kind' => 'repair', 'complaint' => 'It smells', 'began' => 'crept-in',
         ])->assertOk();
         $job = Job::query()->with('machine')->findOrFail($booked->json('id'));
@@ -100,7 +111,12 @@ final class FamiliesTest extends BenchTestCase
         $this->send('PUT', "/machines/{$tag}/known", [...$known, 'family' => 'heron-cx'])->assertOk()->assertJsonPath('tag', $tag);
         self::assertSame('Heron CX', $this->getJson("/api/v1/machines/{$tag}")->json('machine.familyName'));
         $known = (array) $this->getJson("/api/v1/machines/{$tag}/known")->json();
-        $this->assertRefused($this->send('PUT', "/machines/{$tag}/known", [...$known, 'family' => 'tern-220']), 422, 'family', 'is a Heron CX');
+        $this->assertRefused(
+            $this->send('PUT', "/machines/{$tag}/known", [...$known, 'family' => 'tern-220']),
+            422,
+            'family',
+            'is a Heron CX',
+        );
     }
 
     public function test_two_of_unknown_families_are_two(): void
@@ -110,7 +126,12 @@ final class FamiliesTest extends BenchTestCase
         ])->assertOk();
         self::assertNotSame($book()->json('machine.family'), $book()->json('machine.family'));
         $this->send('POST', '/jobs', [
-            'family' => 'unknown', 'unknownTraits' => ['motion' => 'flying'], 'heldAs' => 'farm', 'kind' => 'repair', 'complaint' => 'x', 'began' => 'crept-in',
+            'family' => 'unknown',
+            'unknownTraits' => ['motion' => 'flying'],
+            'heldAs' => 'farm',
+            'kind' => 'repair',
+            'complaint' => 'x',
+            'began' => 'crept-in',
         ])->assertStatus(422);
     }
 
@@ -129,7 +150,9 @@ final class FamiliesTest extends BenchTestCase
     private function sendFile(string $path, string $bytes): TestResponse
     {
         $response = $this->call('POST', "/api/v1{$path}", [], [], [], [
-            'CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => (string) Str::uuid(),
+            'CONTENT_TYPE' => 'application/octet-stream',
+            'HTTP_ACCEPT' => 'application/json',
+            'HTTP_IDEMPOTENCY_KEY' => (string) Str::uuid(),
         ], $bytes);
         $this->app->forgetInstance(Knowledge::class);
 

@@ -172,9 +172,15 @@ final class JobStateTest extends BenchTestCase
     /** @return iterable<string, array{Role, list<Ability>}> */
     public static function roles(): iterable
     {
-        yield 'a technician' => [Role::Technician, [Ability::BookIn, Ability::Edit, Ability::Work, Ability::SendOut, Ability::MoveStock, Ability::SeeOwners]];
+        yield 'a technician' => [
+            Role::Technician,
+            [Ability::BookIn, Ability::Edit, Ability::Work, Ability::SendOut, Ability::MoveStock, Ability::SeeOwners],
+        ];
         yield 'a lead' => [Role::Lead, Ability::cases()];
-        yield 'the counter' => [Role::Counter, [Ability::BookIn, Ability::Edit, Ability::SendOut, Ability::MoveStock, Ability::SeeOwners, Ability::KeepBooks]];
+        yield 'the counter' => [
+            Role::Counter,
+            [Ability::BookIn, Ability::Edit, Ability::SendOut, Ability::MoveStock, Ability::SeeOwners, Ability::KeepBooks],
+        ];
         yield 'who only looks' => [Role::ReadOnly, []];
     }
 

@@ -21,13 +21,29 @@ final class KnownMachinesTest extends BenchTestCase
 
     public function test_a_machine_is_made_known_without_a_job(): void
     {
-        $tag = (string) $this->send('POST', '/machines', ['family' => 'tern-220', 'serial' => 'S1', 'heldAs' => 'farm', 'hours' => 340, 'notes' => 'by the window'])
+        $tag = (string) $this->send(
+            'POST',
+            '/machines',
+            ['family' => 'tern-220', 'serial' => 'S1', 'heldAs' => 'farm', 'hours' => 340, 'notes' => 'by the window'],
+        )
             ->assertOk()->json('tag');
         $passport = $this->getJson("/api/v1/machines/{$tag}")->assertOk();
         $passport->assertJsonPath('machine.place', 'service')->assertJsonPath('machine.hours', 340)->assertJsonPath('machine.openJob', null)
-            ->assertJsonPath('timeline.0.text', 'Made known, in service')->assertJsonPath('timeline.0.job', null)->assertJsonPath('notes', 'by the window');
-        $this->assertRefused($this->send('POST', '/machines', ['family' => 'tern-220', 'serial' => 'S1', 'heldAs' => 'farm']), 422, 'serial', $tag);
-        $this->assertRefused($this->send('POST', '/machines', ['family' => 'tern-220', 'heldAs' => 'owner']), 422, 'ownerName', 'Whose machine');
+            ->assertJsonPath('timeline.0.text', 'Made known, in service')
+            ->assertJsonPath('timeline.0.job', null)
+            ->assertJsonPath('notes', 'by the window');
+        $this->assertRefused(
+            $this->send('POST', '/machines', ['family' => 'tern-220', 'serial' => 'S1', 'heldAs' => 'farm']),
+            422,
+            'serial',
+            $tag,
+        );
+        $this->assertRefused(
+            $this->send('POST', '/machines', ['family' => 'tern-220', 'heldAs' => 'owner']),
+            422,
+            'ownerName',
+            'Whose machine',
+        );
     }
 
     public function test_each_edit_is_a_line_and_nobody_writes_over_anothers(): void
@@ -36,10 +52,28 @@ final class KnownMachinesTest extends BenchTestCase
         $seen = (string) $this->getJson("/api/v1/machines/{$machine->tag}/known")->json('seen');
         $key = $machine->page_key;
         $this->travel(1)->minutes();
-        $this->edit($machine, ['serial' => 'NEW-1', 'heldAs' => 'owner', 'ownerName' => 'Nora Quist', 'place' => 'owner', 'printerHost' => '192.168.1.40', 'printerPort' => 8080, 'notes' => 'new plate', 'seen' => $seen])->assertOk();
+        $this->edit(
+            $machine,
+            [
+                'serial' => 'NEW-1',
+                'heldAs' => 'owner',
+                'ownerName' => 'Nora Quist',
+                'place' => 'owner',
+                'printerHost' => '192.168.1.40',
+                'printerPort' => 8080,
+                'notes' => 'new plate',
+                'seen' => $seen,
+            ],
+        )->assertOk();
         self::assertNotSame($key, $machine->refresh()->page_key, 'whoever had its label before does not see its page');
         $lines = implode("\n", (array) $this->getJson("/api/v1/machines/{$machine->tag}")->json('timeline.*.text'));
-        foreach (['now NEW-1', 'Whose: own farm, now owner', 'In service, now with its owner', 'reached at 192.168.1.40, port 8080', 'Notes: new plate'] as $line) {
+        foreach ([
+            'now NEW-1',
+            'Whose: own farm, now owner',
+            'In service, now with its owner',
+            'reached at 192.168.1.40, port 8080',
+            'Notes: new plate',
+        ] as $line) {
             self::assertStringContainsString($line, $lines);
         }
         self::assertStringNotContainsString('Quist', $lines, 'who an owner is stands in one place');
@@ -54,7 +88,11 @@ final class KnownMachinesTest extends BenchTestCase
         $this->assertRefused($this->edit($machine, ['place' => 'service']), 409, 'place', "as job {$job->id}");
         $this->actingAs($this->person(Role::Lead));
         $this->send('POST', "/jobs/{$job->id}/red-tag", ['reason' => 'Plug brown'])->assertOk();
-        $this->send('POST', "/jobs/{$job->id}/release", ['to' => 'unmended', 'danger' => 'The plug can burn, do not use it.', 'version' => $job->refresh()->version])->assertStatus(409);
+        $this->send(
+            'POST',
+            "/jobs/{$job->id}/release",
+            ['to' => 'unmended', 'danger' => 'The plug can burn, do not use it.', 'version' => $job->refresh()->version],
+        )->assertStatus(409);
         $this->send('POST', "/jobs/{$job->id}/release", ['to' => 'donor', 'version' => $job->refresh()->version])->assertOk();
         $this->assertRefused($this->edit($machine, ['place' => 'service']), 409, 'place', 'red tag');
         $this->assertRefused($this->edit($machine, ['place' => 'bench']), 422, 'place', 'booked in');
@@ -114,7 +152,10 @@ final class KnownMachinesTest extends BenchTestCase
         $known = (array) $this->getJson("/api/v1/machines/{$machine->tag}/known")->assertOk()->json();
 
         return $this->send('PUT', "/machines/{$machine->tag}/known", [
-            ...array_intersect_key($known, array_flip(['family', 'serial', 'heldAs', 'ownerId', 'place', 'printerHost', 'printerPort', 'notes', 'seen'])),
+            ...array_intersect_key(
+                $known,
+                array_flip(['family', 'serial', 'heldAs', 'ownerId', 'place', 'printerHost', 'printerPort', 'notes', 'seen']),
+            ),
             ...$to,
         ]);
     }

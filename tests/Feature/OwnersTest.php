@@ -30,7 +30,10 @@ final class OwnersTest extends BenchTestCase
         $this->add(['ownerId' => $second])->assertOk();
 
         $this->assertRefused($this->send('POST', "/owners/{$first}/merge", ['into' => $first]), 422, 'into', 'the same one');
-        $this->send('POST', "/owners/{$first}/merge", ['into' => $second])->assertOk()->assertJsonCount(3, 'machines')->assertJsonPath('contact', '0170 2');
+        $this->send('POST', "/owners/{$first}/merge", ['into' => $second])
+            ->assertOk()
+            ->assertJsonCount(3, 'machines')
+            ->assertJsonPath('contact', '0170 2');
         $this->getJson('/api/v1/owners')->assertJsonPath('all', 1);
         $this->assertRefused($this->add(['ownerId' => $first]), 422, 'ownerId', 'not here any more');
         $this->getJson("/api/v1/owners/{$first}")->assertOk()->assertJsonPath('mergedInto', $second);
@@ -39,7 +42,13 @@ final class OwnersTest extends BenchTestCase
     public function test_in_a_table_one_name_is_one_owner_where_nothing_says_otherwise(): void
     {
         $register = $this->app->make(RegisterMachine::class);
-        $named = fn (?string $contact): ?int => $register->register('tern-220', null, 'owner', OwnerChoice::named('Nora Quist', $contact), null)->owner_id;
+        $named = fn (?string $contact): ?int => $register->register(
+            'tern-220',
+            null,
+            'owner',
+            OwnerChoice::named('Nora Quist', $contact),
+            null,
+        )->owner_id;
         $one = $named(null);
         self::assertSame($one, $named('0170 1'), 'the contact is learned');
         self::assertSame($one, $named('0170 1'));
@@ -52,13 +61,23 @@ final class OwnersTest extends BenchTestCase
     {
         $machine = $this->machine('tern-220', 'owner');
         $owner = $machine->owner_id;
-        $this->send('PUT', "/owners/{$owner}", ['name' => 'Ines Halloran', 'company' => false, 'contact' => '0170 9', 'address' => 'Quay 4', 'notes' => 'rings back'])->assertOk();
+        $this->send(
+            'PUT',
+            "/owners/{$owner}",
+            ['name' => 'Ines Halloran', 'company' => false, 'contact' => '0170 9', 'address' => 'Quay 4', 'notes' => 'rings back'],
+        )->assertOk();
         $job = $this->job($machine);
-        $this->send('POST', "/jobs/{$job->id}/release", ['to' => 'unmended', 'note' => 'Spring was bent before', 'version' => $job->refresh()->version])->assertOk();
+        $this->send(
+            'POST',
+            "/jobs/{$job->id}/release",
+            ['to' => 'unmended', 'note' => 'Spring was bent before', 'version' => $job->refresh()->version],
+        )->assertOk();
         self::assertStringContainsString('Spring was bent before', (string) $this->getJson("/api/v1/owners/{$owner}")->json('told.0.text'));
 
         $export = $this->get("/files/owners/{$owner}.json")->assertOk();
-        $export->assertJsonPath('owner.contact', '0170 9')->assertJsonPath('machines.0.tag', $machine->tag)->assertJsonPath('visits.0.complaint', 'It clicks');
+        $export->assertJsonPath('owner.contact', '0170 9')
+            ->assertJsonPath('machines.0.tag', $machine->tag)
+            ->assertJsonPath('visits.0.complaint', 'It clicks');
 
         $before = $machine->refresh()->page_key;
         $this->send('POST', "/owners/{$owner}/erase")->assertOk()->assertJsonPath('name', "erased owner {$owner}");
@@ -81,12 +100,26 @@ final class OwnersTest extends BenchTestCase
         self::assertSame(9900, $this->getJson("/api/v1/machines/{$bought->tag}")->json('pricePaidMinor'));
 
         $this->actingAs($this->person(Role::ReadOnly));
-        foreach (["/machines/{$machine->tag}", "/machines/{$bought->tag}", '/machines', '/parts', "/parts/{$part->number}", '/orders', '/spools', '/stocktakes'] as $address) {
+        foreach ([
+            "/machines/{$machine->tag}",
+            "/machines/{$bought->tag}",
+            '/machines',
+            '/parts',
+            "/parts/{$part->number}",
+            '/orders',
+            '/spools',
+            '/stocktakes',
+        ] as $address) {
             $said = (string) $this->getJson("/api/v1{$address}")->assertOk()->getContent();
             self::assertStringNotContainsString('0170 9', $said, $address);
             self::assertDoesNotMatchRegularExpression('/"\w*Minor":\d/', $said, $address);
         }
-        foreach (['/api/v1/owners', "/api/v1/owners/{$machine->owner_id}", "/files/owners/{$machine->owner_id}.json", '/files/stock/stock.csv'] as $address) {
+        foreach ([
+            '/api/v1/owners',
+            "/api/v1/owners/{$machine->owner_id}",
+            "/files/owners/{$machine->owner_id}.json",
+            '/files/stock/stock.csv',
+        ] as $address) {
             $this->getJson($address)->assertForbidden();
         }
         self::assertStringNotContainsString('0170 9', $this->get('/files/machines.csv')->streamedContent());

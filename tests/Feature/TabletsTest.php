@@ -24,9 +24,21 @@ final class TabletsTest extends BenchTestCase
     {
         $bo = $this->person();
         $this->logIn($bo, false);
-        $this->assertRefused($this->send('PUT', '/session/pin', ['current' => 'wrong-one', 'pin' => self::PIN]), 422, 'current', 'not your password');
-        $this->assertRefused($this->send('PUT', '/session/pin', ['current' => self::PASSWORD, 'pin' => '123456']), 422, 'pin', 'tried first');
-        $this->send('PUT', '/session/pin', ['current' => self::PASSWORD, 'pin' => self::PIN])->assertOk()->assertJsonPath('person.hasPin', true);
+        $this->assertRefused(
+            $this->send('PUT', '/session/pin', ['current' => 'wrong-one', 'pin' => self::PIN]),
+            422,
+            'current',
+            'not your password',
+        );
+        $this->assertRefused(
+            $this->send('PUT', '/session/pin', ['current' => self::PASSWORD, 'pin' => '123456']),
+            422,
+            'pin',
+            'tried first',
+        );
+        $this->send('PUT', '/session/pin', ['current' => self::PASSWORD, 'pin' => self::PIN])
+            ->assertOk()
+            ->assertJsonPath('person.hasPin', true);
         self::assertTrue(Hash::check(self::PIN, (string) $bo->refresh()->pin), 'only its hash is kept');
 
         $this->send('POST', '/session/lock')->assertOk()->assertJsonPath('person', null)->assertJsonPath('signers', []);
@@ -105,7 +117,12 @@ final class TabletsTest extends BenchTestCase
         $this->logIn($bo, true);
         $first = ['cause' => 'Earth wire was off, crimped anew', 'measurement' => '0.1 Ω from plug to frame'];
         $this->assertRefused($this->send('POST', "/jobs/{$job->id}/red-tag/off", $first), 422, 'pin', 'takes the PIN');
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/red-tag/off", [...$first, 'pin' => '111213']), 422, 'pin', 'not the PIN');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/red-tag/off", [...$first, 'pin' => '111213']),
+            422,
+            'pin',
+            'not the PIN',
+        );
         $this->send('POST', "/jobs/{$job->id}/red-tag/off", [...$first, 'pin' => self::PIN])->assertOk();
 
         $second = "/jobs/{$job->id}/red-tag/countersignature";
@@ -124,7 +141,12 @@ final class TabletsTest extends BenchTestCase
         $job = $this->tagged($bo);
         $this->actingAs($bo);
         $this->send('POST', "/jobs/{$job->id}/red-tag/off", ['cause' => 'Earth wire was off', 'measurement' => '0.1 Ω'])->assertOk();
-        $this->assertRefused($this->send('POST', "/jobs/{$job->id}/red-tag/countersignature", ['signer' => $ada->id]), 422, 'pin', 'takes the PIN');
+        $this->assertRefused(
+            $this->send('POST', "/jobs/{$job->id}/red-tag/countersignature", ['signer' => $ada->id]),
+            422,
+            'pin',
+            'takes the PIN',
+        );
     }
 
     public function test_a_red_tagged_machine_goes_back_unmended_only_with_a_leads_signature(): void
@@ -167,8 +189,16 @@ final class TabletsTest extends BenchTestCase
     public function test_a_write_of_another_places_page_is_refused(): void
     {
         $bo = $this->person();
-        $this->postJson('/api/v1/session', ['login' => $bo->login, 'password' => self::PASSWORD], ['Origin' => 'https://elsewhere.example'])->assertStatus(403);
-        $this->postJson('/api/v1/session', ['login' => $bo->login, 'password' => self::PASSWORD], ['Origin' => rtrim(url('/'), '/')])->assertOk();
+        $this->postJson(
+            '/api/v1/session',
+            ['login' => $bo->login, 'password' => self::PASSWORD],
+            ['Origin' => 'https://elsewhere.example'],
+        )->assertStatus(403);
+        $this->postJson(
+            '/api/v1/session',
+            ['login' => $bo->login, 'password' => self::PASSWORD],
+            ['Origin' => rtrim(url('/'), '/')],
+        )->assertOk();
     }
 
     public function test_many_people_behind_one_address_do_not_shut_each_other_out(): void
@@ -177,6 +207,24 @@ final class TabletsTest extends BenchTestCase
             $this->postJson('/api/v1/session', ['login' => "nobody{$try}", 'password' => 'wrong-one'])->assertStatus(422);
         }
         $this->logIn($this->person(), false)->assertOk();
+    }
+
+    public function test_one_who_asks_without_end_is_slowed_and_nobody_else_is(): void
+    {
+        config(['odd-bench.requests_a_minute' => 5]);
+        [$bo, $sam] = [$this->person(), $this->person(Role::Counter)];
+        $this->actingAs($bo);
+        for ($i = 0; $i < 5; $i++) {
+            $this->getJson('/api/v1/bench')->assertOk();
+        }
+        $this->getJson('/api/v1/bench')->assertStatus(429)->assertSee('Too many');
+        $this->forget();
+        $this->actingAs($sam);
+        $this->getJson('/api/v1/bench')->assertOk();
+        $this->travel(61)->seconds();
+        $this->forget();
+        $this->actingAs($bo);
+        $this->getJson('/api/v1/bench')->assertOk();
     }
 
     private function tagged(Person $by, string $heldAs = 'farm'): Job
@@ -202,7 +250,10 @@ final class TabletsTest extends BenchTestCase
     {
         $this->forget();
 
-        return $this->postJson('/api/v1/session', ['login' => $person->login, 'password' => self::PASSWORD, 'shared' => $shared])->assertOk();
+        return $this->postJson(
+            '/api/v1/session',
+            ['login' => $person->login, 'password' => self::PASSWORD, 'shared' => $shared],
+        )->assertOk();
     }
 
     /** @return TestResponse<\Illuminate\Http\Response> */

@@ -21,14 +21,28 @@ final class TokensTest extends BenchTestCase
         $token = $this->token($bo, ['bookIn']);
         self::assertStringStartsWith('ob_', explode('|', $token)[1]);
         $this->by($token, 'GET', '/bench')->assertOk();
-        $job = $this->by($token, 'POST', '/jobs', ['tag' => $machine->tag, 'kind' => 'repair', 'complaint' => 'It clicks', 'began' => 'crept-in'])->assertOk()->json('id');
-        $this->by($token, 'POST', "/jobs/{$job}/red-tag", ['reason' => 'Smells of burning'])->assertForbidden()->assertSee('not given that right');
+        $job = $this->by(
+            $token,
+            'POST',
+            '/jobs',
+            ['tag' => $machine->tag, 'kind' => 'repair', 'complaint' => 'It clicks', 'began' => 'crept-in'],
+        )
+            ->assertOk()
+            ->json('id');
+        $this->by($token, 'POST', "/jobs/{$job}/red-tag", ['reason' => 'Smells of burning'])
+            ->assertForbidden()
+            ->assertSee('not given that right');
         $this->by($token, 'POST', "/jobs/{$job}/release", ['to' => 'donor', 'version' => 1])->assertForbidden()->assertSee('signs nothing');
         $this->by($token, 'GET', '/people')->assertForbidden();
         $this->by($token, 'POST', '/tokens', ['name' => 'more', 'person' => $bo->id, 'rights' => [], 'days' => 1])->assertForbidden();
         // a right of the token is no right its person has not
         $looks = $this->token($this->person(Role::ReadOnly), ['bookIn']);
-        $this->by($looks, 'POST', '/jobs', ['tag' => $machine->tag, 'kind' => 'repair', 'complaint' => 'x', 'began' => 'crept-in'])->assertForbidden();
+        $this->by(
+            $looks,
+            'POST',
+            '/jobs',
+            ['tag' => $machine->tag, 'kind' => 'repair', 'complaint' => 'x', 'began' => 'crept-in'],
+        )->assertForbidden();
     }
 
     public function test_it_ends_with_its_day_with_its_person_and_when_it_is_taken_away(): void
@@ -56,7 +70,9 @@ final class TokensTest extends BenchTestCase
     {
         $bo = $this->person();
         foreach (['countersign', 'runShop', 'sendOut', '*'] as $right) {
-            $this->asLead()->send('POST', '/tokens', ['name' => 'x', 'person' => $bo->id, 'rights' => [$right], 'days' => 1])->assertStatus(422);
+            $this->asLead()
+                ->send('POST', '/tokens', ['name' => 'x', 'person' => $bo->id, 'rights' => [$right], 'days' => 1])
+                ->assertStatus(422);
         }
         $this->asLead()->send('POST', '/tokens', ['name' => 'x', 'person' => $bo->id, 'rights' => [], 'days' => 731])->assertStatus(422);
     }
@@ -86,7 +102,11 @@ final class TokensTest extends BenchTestCase
     /** @param  list<string>  $rights */
     private function token(Person $person, array $rights, int $days = 30): string
     {
-        return (string) $this->asLead()->send('POST', '/tokens', ['name' => 'Nightly list', 'person' => $person->id, 'rights' => $rights, 'days' => $days])
+        return (string) $this->asLead()->send(
+            'POST',
+            '/tokens',
+            ['name' => 'Nightly list', 'person' => $person->id, 'rights' => $rights, 'days' => $days],
+        )
             ->assertOk()->json('token');
     }
 
@@ -106,6 +126,11 @@ final class TokensTest extends BenchTestCase
     {
         $this->app->make('auth')->forgetGuards();
 
-        return $this->json($method, "/api/v1{$path}", $body, ['Authorization' => "Bearer {$token}", 'Idempotency-Key' => (string) Str::uuid()]);
+        return $this->json(
+            $method,
+            "/api/v1{$path}",
+            $body,
+            ['Authorization' => "Bearer {$token}", 'Idempotency-Key' => (string) Str::uuid()],
+        );
     }
 }

@@ -49,7 +49,11 @@ final class Scenes
             'PUT people/{person}' => fn () => ['PUT', "/people/{$this->somebody()}", ['name' => 'Nia Farrow', 'role' => 'read-only']],
             'POST people/{person}/code' => fn () => ['POST', "/people/{$this->somebody()}/code", []],
             'DELETE people/{person}' => fn () => ['DELETE', "/people/{$this->somebody()}", []],
-            'POST tokens' => fn () => ['POST', '/tokens', ['name' => 'Nightly list', 'person' => $this->somebody(), 'rights' => [], 'days' => 30]],
+            'POST tokens' => fn () => [
+                'POST',
+                '/tokens',
+                ['name' => 'Nightly list', 'person' => $this->somebody(), 'rights' => [], 'days' => 30],
+            ],
             'DELETE tokens/{token}' => function () {
                 $this->write('POST', '/tokens', ['name' => 'Nightly list', 'person' => $this->somebody(), 'rights' => [], 'days' => 30]);
 
@@ -103,7 +107,11 @@ final class Scenes
             'PUT jobs/{job}/accessories' => function () {
                 $job = $this->job();
 
-                return ['PUT', "/jobs/{$job->id}/accessories", ['accessories' => [['code' => 'mains-cord', 'came' => 1]], 'version' => $job->refresh()->version]];
+                return [
+                    'PUT',
+                    "/jobs/{$job->id}/accessories",
+                    ['accessories' => [['code' => 'mains-cord', 'came' => 1]], 'version' => $job->refresh()->version],
+                ];
             },
             'POST machines/table' => fn () => [
                 'POST',
@@ -593,7 +601,13 @@ final class Scenes
     /** @return array<string, mixed> one that nobody has written down yet */
     private function family(): array
     {
-        return ['name' => 'Grey one '.++self::$count, 'letters' => 'XX', 'unknown' => true, 'traits' => ['motion' => 'corexy'], 'positions' => []];
+        return [
+            'name' => 'Grey one '.++self::$count,
+            'letters' => 'XX',
+            'unknown' => true,
+            'traits' => ['motion' => 'corexy'],
+            'positions' => [],
+        ];
     }
 
     private function machine(): Machine

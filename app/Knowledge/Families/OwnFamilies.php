@@ -32,7 +32,10 @@ final readonly class OwnFamilies
         if (! $this->kept || DB::transactionLevel() > 0 && DB::scalar("SELECT to_regclass('families')") === null) {
             return '';
         }
-        $row = rescue(static fn (): mixed => DB::selectOne('SELECT count(*) AS families, max(updated_at) AS last FROM families'), report: false);
+        $row = rescue(
+            static fn (): mixed => DB::selectOne('SELECT count(*) AS families, max(updated_at) AS last FROM families'),
+            report: false,
+        );
 
         return is_object($row) ? "{$row->families} {$row->last}" : '';
     }

@@ -98,7 +98,11 @@ final readonly class FamilyController
         $own = OwnFamily::query()->find($family)?->yaml;
         $yaml = $own ?? $this->files->shipped($family) ?? abort(404);
 
-        return response($yaml, 200, ['Content-Type' => 'application/yaml', 'Content-Disposition' => "attachment; filename=\"{$family}.yaml\""]);
+        return response(
+            $yaml,
+            200,
+            ['Content-Type' => 'application/yaml', 'Content-Disposition' => "attachment; filename=\"{$family}.yaml\""],
+        );
     }
 
     private function view(string $family): FamilyFormView
@@ -118,6 +122,9 @@ final readonly class FamilyController
     /** @return array<mixed> */
     private function content(string $family): array
     {
-        return $this->files->family($family, OwnFamily::query()->find($family)?->yaml) ?? throw InputError::at('family', "There is no family “{$family}”.");
+        return $this->files->family(
+            $family,
+            OwnFamily::query()->find($family)?->yaml,
+        ) ?? throw InputError::at('family', "There is no family “{$family}”.");
     }
 }

@@ -19,6 +19,9 @@ final class FamilyRequest extends Form
     /** @return array<mixed> without what is empty: what is not said is not known */
     public function content(): array
     {
-        return array_filter((array) $this->input('content'), static fn (mixed $value): bool => $value !== null && $value !== '' && $value !== []);
+        return array_filter(
+            (array) $this->input('content'),
+            static fn (mixed $value): bool => $value !== null && $value !== '' && $value !== [],
+        );
     }
 }

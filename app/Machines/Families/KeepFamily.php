@@ -145,7 +145,9 @@ final readonly class KeepFamily
     {
         $fields = [];
         foreach ($mistakes as $mistake) {
-            $field = $mistake->entry === $code || str_contains($mistake->field, '.') ? $mistake->field : "positions.{$mistake->entry}.{$mistake->field}";
+            $field = $mistake->entry === $code || str_contains($mistake->field, '.')
+                ? $mistake->field
+                : "positions.{$mistake->entry}.{$mistake->field}";
             $fields[$field][] = ucfirst("{$mistake->field} {$mistake->message}.");
         }
 

@@ -23,7 +23,9 @@ final readonly class FindOwner
         $same = Owner::known()->whereRaw('lower(name) = lower(?)', [$name])->orderBy('id')->get();
         if ($choice->byTable) {
             $fits = $same->filter(
-                static fn (Owner $owner): bool => $choice->contact === null || $owner->contact === null || $owner->contact === $choice->contact,
+                static fn (Owner $owner): bool => $choice->contact === null
+                    || $owner->contact === null
+                    || $owner->contact === $choice->contact,
             );
             if ($fits->count() === 1) {
                 return $this->reached($fits->firstOrFail(), $choice->contact);

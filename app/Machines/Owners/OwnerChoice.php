@@ -18,8 +18,13 @@ final readonly class OwnerChoice
     ];
 
     /** @param  bool  $isAnother  of the same name as one that is known */
-    private function __construct(public ?int $id, public ?string $name, public ?string $contact, public bool $isAnother, public bool $byTable)
-    {
+    private function __construct(
+        public ?int $id,
+        public ?string $name,
+        public ?string $contact,
+        public bool $isAnother,
+        public bool $byTable,
+    ) {
     }
 
     public static function of(Form $request): ?self

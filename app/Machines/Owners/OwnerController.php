@@ -110,7 +110,10 @@ final readonly class OwnerController
     /** @throws InputError when it was merged or erased */
     private function alive(int $owner): Owner
     {
-        return Owner::known()->find($owner) ?? throw InputError::at('owner', 'This owner was merged with another, or erased: nothing is changed there any more.');
+        return Owner::known()->find($owner) ?? throw InputError::at(
+            'owner',
+            'This owner was merged with another, or erased: nothing is changed there any more.',
+        );
     }
 
     private function view(Owner $owner): OwnerView

@@ -9,7 +9,14 @@ use Illuminate\Database\ConnectionInterface;
 /** Every file a shop’s tables speak of. */
 final readonly class ReferredFiles
 {
-    private const COLUMNS = ['photographs' => 'path', 'papers' => 'path', 'parts' => 'photo', 'recipes' => 'file', 'stock_files' => 'path', 'families' => 'picture'];
+    private const COLUMNS = [
+        'photographs' => 'path',
+        'papers' => 'path',
+        'parts' => 'photo',
+        'recipes' => 'file',
+        'stock_files' => 'path',
+        'families' => 'picture',
+    ];
 
     /**
      * @param  string  $folder  where the files stand
@@ -19,7 +26,9 @@ final readonly class ReferredFiles
     {
         $missing = [];
         foreach (self::COLUMNS as $table => $column) {
-            $rows = $tables->table($table)->whereNotNull($column)->when($table === 'papers', static fn ($q) => $q->whereNull('withdrawn_at'));
+            $rows = $tables->table($table)
+                ->whereNotNull($column)
+                ->when($table === 'papers', static fn ($q) => $q->whereNull('withdrawn_at'));
             foreach ($rows->pluck($column) as $path) {
                 if (is_string($path) && ! is_file("{$folder}/{$path}")) {
                     $missing[] = $path;

@@ -69,7 +69,15 @@ final readonly class ScratchCluster
     private function start(): void
     {
         Tool::run('A place to prove it cannot be made', [
-            Tool::POSTGRES.'/initdb', '-D', "{$this->folder}/pg", '-U', self::USER, '--encoding=UTF8', '--locale=C.UTF-8', '--auth=trust', '--no-sync',
+            Tool::POSTGRES.'/initdb',
+            '-D',
+            "{$this->folder}/pg",
+            '-U',
+            self::USER,
+            '--encoding=UTF8',
+            '--locale=C.UTF-8',
+            '--auth=trust',
+            '--no-sync',
         ], $this->folder);
         // nothing of it lasts, so nothing of it waits for the disk
         $this->control('start', '-w', '-l', "{$this->folder}/log", '-o', "-c listen_addresses='' -c unix_socket_directories='{$this->folder}'"
@@ -81,6 +89,10 @@ final readonly class ScratchCluster
 
     private function control(string $what, string ...$how): void
     {
-        Tool::run('A place to prove it does not start', [Tool::POSTGRES.'/pg_ctl', $what, '-D', "{$this->folder}/pg", ...$how], $this->folder);
+        Tool::run(
+            'A place to prove it does not start',
+            [Tool::POSTGRES.'/pg_ctl', $what, '-D', "{$this->folder}/pg", ...$how],
+            $this->folder,
+        );
     }
 }

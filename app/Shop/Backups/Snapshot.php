@@ -54,13 +54,23 @@ final readonly class Snapshot
     {
         $of = Config::array('database.connections.pgsql');
         $command = [
-            Tool::POSTGRES.'/pg_dump', '--format=custom', '--no-owner', '--no-privileges', "--snapshot={$snapshot}", "--file={$into}/database.dump",
+            Tool::POSTGRES.'/pg_dump',
+            '--format=custom',
+            '--no-owner',
+            '--no-privileges',
+            "--snapshot={$snapshot}",
+            "--file={$into}/database.dump",
             "--host={$of['host']}", "--port={$of['port']}", "--username={$of['username']}",
         ];
         foreach (self::PASSING as $table) {
             $command[] = "--exclude-table-data=public.{$table}";
         }
-        Tool::run('The tables could not be read', [...$command, (string) $of['database']], $into, ['PGPASSWORD' => (string) $of['password']]);
+        Tool::run(
+            'The tables could not be read',
+            [...$command, (string) $of['database']],
+            $into,
+            ['PGPASSWORD' => (string) $of['password']],
+        );
     }
 
     private function linkFiles(string $into): void

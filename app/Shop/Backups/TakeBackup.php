@@ -57,7 +57,11 @@ final readonly class TakeBackup
     {
         $key = Config::string('odd-bench.backup_key');
         if ($key !== '') {
-            Tool::run('It cannot be encrypted', ['age', '--encrypt', '--recipient', $key, '--output', "{$made}.age", $made], dirname($made));
+            Tool::run(
+                'It cannot be encrypted',
+                ['age', '--encrypt', '--recipient', $key, '--output', "{$made}.age", $made],
+                dirname($made),
+            );
             unlink($made);
             $made .= '.age';
             $name .= '.age';

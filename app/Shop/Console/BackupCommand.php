@@ -56,6 +56,9 @@ final class BackupCommand extends Command
             return false;
         }
 
-        return ! Backup::query()->where('kind', BackupKind::Nightly)->whereNotNull('proved_at')->where('began_at', '>=', $now->startOfDay())->exists();
+        return ! Backup::query()->where('kind', BackupKind::Nightly)
+            ->whereNotNull('proved_at')
+            ->where('began_at', '>=', $now->startOfDay())
+            ->exists();
     }
 }

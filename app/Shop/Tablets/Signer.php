@@ -46,7 +46,10 @@ final readonly class Signer
             return $here;
         }
         if (! $request->filled('pin')) {
-            throw InputError::at('pin', 'A signature on a tablet that others use takes the PIN of whoever signs: six digits, set under the own name.');
+            throw InputError::at(
+                'pin',
+                'A signature on a tablet that others use takes the PIN of whoever signs: six digits, set under the own name.',
+            );
         }
 
         return Pins::check(

@@ -80,7 +80,9 @@ final readonly class Sitting
     {
         $seen = $this->session->get(self::SEEN);
 
-        return $this->isShared() && is_int($seen) && now()->getTimestamp() - $seen >= 60 * Setting::whole('idle_minutes') + self::SEEN_EVERY_S;
+        return $this->isShared()
+            && is_int($seen)
+            && now()->getTimestamp() - $seen >= 60 * Setting::whole('idle_minutes') + self::SEEN_EVERY_S;
     }
 
     /** Somebody's hand was on it. One that began before its beginning was kept begins now. */
