@@ -77,8 +77,9 @@
           <p class="mt-3 text-sm text-quiet">
             A new shop? Bring in <a class="text-action underline" href={p('/machines-in')}>the machines</a>
             and
-            <a class="text-action underline" href={p('/tables')}>the stock</a> it has, by a table each. To look round
-            first: <code class="fig">bin/odd-bench up</code> runs a demo shop beside this one, never mixed with it.
+            <a class="text-action underline" href={p('/tables')}>the stock</a> it has, by a table each. To
+            look round first: <code class="fig">bin/odd-bench up</code> runs a demo shop beside this one, never
+            mixed with it.
           </p>
         {/if}
       </div>
