@@ -178,6 +178,7 @@ final class Machine
             'M114' => $this->position($now),
             'M119' => $this->switches($now),
             'M115' => "FIRMWARE_NAME:RepRap-style 1.2 PROTOCOL_VERSION:1.0 MACHINE_TYPE:{$this->numbers->family} EXTRUDER_COUNT:1\nCap:AUTOREPORT_TEMP:1\nCap:EMERGENCY_PARSER:1\nCap:SDCARD:1\nok\n",
+            'M78' => "Stats: Prints: 40, Finished: 37, Failed: 3\nStats: Total time: {$this->numbers->hours}h 0m 0s, Longest job: 20h 3m 0s\nok\n",
             'M503' => "echo:  M92 X80.00 Y80.00 Z400.00 E93.00\necho:  M203 X300.00 Y300.00 Z20.00 E60.00\necho:  M204 P{$this->axes->acceleration}\nok\n",
             'M204' => $this->set(fn () => $this->axes->acceleration = max(50.0, $words['P'] ?? $words['S'] ?? $this->axes->acceleration)),
             'T0', 'T1', 'T2', 'T3' => $this->slot((int) $found[2], $now),

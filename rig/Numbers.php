@@ -12,6 +12,7 @@ final readonly class Numbers
      * @param  int  $slots  of its feeder; 1 without one
      * @param  bool  $delta  round bed, counted from its middle; switches at the tops of three towers
      * @param  bool  $probed  Z is found by a probe
+     * @param  int  $hours  it says it has run
      * @param  bool  $guards  its firmware turns the heaters off when it hears nothing for as long as M86 says
      */
     public function __construct(
@@ -26,6 +27,7 @@ final readonly class Numbers
         public bool $delta = false,
         public bool $probed = false,
         public bool $guards = false,
+        public int $hours = 1340,
     ) {
     }
 

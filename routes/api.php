@@ -84,6 +84,7 @@ Route::middleware(['auth', 'throttle:person', 'cache.headers:private;no_store;et
     Route::post('owners/{owner}/erase', [OwnerController::class, 'erase']);
     Route::get('counters', [CounterController::class, 'index']);
     Route::post('machines/{tag}/counters', [CounterController::class, 'store']);
+    Route::post('machines/{tag}/counters/printer', [CounterController::class, 'fromPrinter']);
     Route::delete('machines/{tag}/counters/{counter}', [CounterController::class, 'withdraw']);
     Route::put('machines/{tag}/warranty', [MachineController::class, 'warranty']);
     Route::post('machines/{tag}/service-jobs', [CareController::class, 'openService']);

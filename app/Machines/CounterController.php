@@ -45,6 +45,16 @@ final readonly class CounterController
         return $this->line($machine);
     }
 
+    /** The printer itself tells. */
+    public function fromPrinter(string $tag, AskPrinter $ask): CounterLine
+    {
+        Gate::authorize(Ability::Edit);
+        $machine = Machine::known($tag);
+        $ask->counter($machine, Here::person());
+
+        return $this->line($machine);
+    }
+
     public function withdraw(string $tag, int $counter, NoteHours $note): CounterLine
     {
         Gate::authorize(Ability::Edit);

@@ -24,6 +24,7 @@ final readonly class CounterLine extends View
         #[OA\Property] public ?float $high,
         #[OA\Property] public ?float $perWeek,
         #[OA\Property] public ?CounterView $last,
+        #[OA\Property(description: 'where its printer is reached is known')] public bool $hasPrinter,
     ) {
     }
 
@@ -42,6 +43,7 @@ final readonly class CounterLine extends View
             $round($judged?->high),
             $round($judged?->perWeek),
             $last === null ? null : CounterView::of($last),
+            $machine->printer_host !== null,
         );
     }
 

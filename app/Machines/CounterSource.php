@@ -10,4 +10,5 @@ enum CounterSource: string
     case Booking = 'booking';
     case Typed = 'typed';
     case Table = 'table';
+    case Printer = 'printer';
 }

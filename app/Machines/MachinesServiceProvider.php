@@ -15,6 +15,7 @@ final class MachinesServiceProvider extends ServiceProvider
         // what was worked out of counters is asked for by several parts of a screen
         $this->app->scoped(HoursQuery::class);
         $this->app->when(ChangeMachine::class)->needs('$rooms')->giveTagged(StandsAgainst::TAG);
+        $this->app->when(AskPrinter::class)->needs('$rooms')->giveTagged(KeepsPrinter::TAG);
         $this->app->when(AllTold::class)->needs('$rooms')->giveTagged(SaysToOwner::TAG);
     }
 }

@@ -67,6 +67,7 @@ final readonly class PassportQuery
             hours: HoursView::of($machine, $this->hours->ofOne($machine)),
             ownerId: $machine->owner_id,
             notes: $machine->notes,
+            hasPrinter: $machine->printer_host !== null,
             ownerContact: $machine->owner?->contact,
             pricePaidMinor: $machine->price_paid_minor,
             redTag: $tag === null ? null : RedTagView::of($tag),

@@ -31,6 +31,7 @@ final readonly class PassportView extends View
         #[OA\Property] public ?int $ownerId,
         #[OA\Property] public ?string $ownerContact,
         #[OA\Property] public ?string $notes,
+        #[OA\Property(description: 'where its printer is reached is known')] public bool $hasPrinter,
         #[OA\Property] public ?int $pricePaidMinor,
         #[OA\Property] public ?RedTagView $redTag,
         #[OA\Property(type: 'array', items: new OA\Items(ref: FittingView::class))] public array $positions,

@@ -217,7 +217,7 @@ http {
   # what takes long has workers of its own, so that the bench answers while they work
   map \$uri \$pool {
     default php;
-    ~^/api/v1/(instruments/|jobs/[0-9]+/(instruments|photographs)|stock-files|machines/table|families/|parts/[^/]+/(recipe/file|photograph)) slow;
+    ~^/api/v1/(instruments/|jobs/[0-9]+/(instruments|photographs)|stock-files|machines/table|machines/[^/]+/counters/printer|families/|parts/[^/]+/(recipe/file|photograph)) slow;
     ~^/files/.*\.(pdf|csv|gcode)\$ slow;
     ~^/o/.*\.pdf\$ slow;
   }

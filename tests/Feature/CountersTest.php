@@ -11,11 +11,51 @@ use App\Machines\Machine;
 use App\Release\WriteSheet;
 use App\Shop\Role;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 use OddBench\Release\Destination;
 
 /** The hours of a machine between visits: read along a walk, estimated in between, said as such. */
 final class CountersTest extends BenchTestCase
 {
+    public function test_the_printer_itself_is_asked_and_nobody_else(): void
+    {
+        $machine = $this->machine();
+        $ask = fn (): TestResponse => $this->send('POST', "/machines/{$machine->tag}/counters/printer");
+        $this->actingAs($this->person(Role::Lead));
+        $this->assertRefused($ask(), 422, 'printer', 'is not known');
+
+        // something that answers and is no printer, and a simulated printer
+        $other = stream_socket_server('tcp://127.0.0.1:0');
+        self::assertIsResource($other);
+        $port = static fn ($socket): int => (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
+        $machine->update(['printer_host' => '127.0.0.1', 'printer_port' => $port($other)]);
+        $this->assertRefused($ask(), 422, 'printer', 'was not reached, or did not tell');
+        fclose($other);
+        $this->assertRefused($ask(), 422, 'printer', 'was not reached, or did not tell');
+
+        $free = stream_socket_server('tcp://127.0.0.1:0');
+        self::assertIsResource($free);
+        $at = $port($free);
+        fclose($free);
+        $rig = proc_open(['php', base_path('artisan'), 'odd-bench:rig', '--port', (string) $at, '--for', '30'], [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes);
+        self::assertIsResource($rig);
+        try {
+            $machine->update(['printer_port' => $at]);
+            for ($i = 0; $i < 100 && @stream_socket_client("tcp://127.0.0.1:{$at}", $c, $m, 0.2) === false; $i++) {
+                usleep(100_000);
+            }
+            $ask()->assertOk()->assertJsonPath('last.hours', 1340)->assertJsonPath('last.source', 'printer');
+            self::assertEquals(1340, $this->getJson("/api/v1/machines/{$machine->tag}")->json('machine.hours'));
+
+            $job = $this->job($machine, hours: null);
+            $this->send('POST', "/jobs/{$job->id}/red-tag", ['reason' => 'Plug brown'])->assertOk();
+            $this->assertRefused($ask(), 409, 'printer', 'stays unplugged');
+        } finally {
+            proc_terminate($rig, SIGKILL);
+            proc_close($rig);
+        }
+    }
+
     public function test_hours_go_on_between_readings_and_are_said_to_be_about(): void
     {
         $this->actingAs($me = $this->person());

@@ -9,6 +9,7 @@
   import { day, hours } from '@/ui/format';
   import Select from '@/ui/Select.svelte';
   import Tag from '@/ui/Tag.svelte';
+  import FromPrinter from './FromPrinter.svelte';
   import NoteCounter from './NoteCounter.svelte';
 
   /** A walk along the machines: each counter typed where one stands, Enter goes on to the next. */
@@ -102,7 +103,10 @@
             <span class="text-quiet">never read</span>
           {/if}
         </span>
-        {#if me.person.meetsOwners}<NoteCounter tag={line.tag} {onnoted} bind:field={fields[line.tag]} />{/if}
+        {#if me.person.meetsOwners}<div>
+            <NoteCounter tag={line.tag} {onnoted} bind:field={fields[line.tag]} />
+            {#if line.hasPrinter && !noted[line.tag]}<FromPrinter tag={line.tag} {onnoted} />{/if}
+          </div>{/if}
       </li>
     {/each}
   </ul>

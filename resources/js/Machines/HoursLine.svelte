@@ -7,6 +7,7 @@
   import { day, hours } from '@/ui/format';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
+  import FromPrinter from './FromPrinter.svelte';
   import NoteCounter from './NoteCounter.svelte';
 
   /** What the machine has run by now, how sure that is, and the readings it comes from. */
@@ -17,7 +18,12 @@
   const work = new Work();
   const it = $derived(passport.hours);
   const tag = $derived(passport.machine.tag);
-  const sources = { booking: 'at Book in', typed: 'typed', table: 'from a table' } as const;
+  const sources = {
+    booking: 'at Book in',
+    typed: 'typed',
+    table: 'from a table',
+    printer: 'from its printer',
+  } as const;
 
   const changed = () => wrote(client, 'machine');
   const withdraw = (counter: number) =>
@@ -48,7 +54,10 @@
       {it.because}{it.about ? ' Nine in ten times it is in that range.' : ''}
     </p>
     {#if me.person.meetsOwners}
-      <div class="mt-2"><NoteCounter {tag} onnoted={changed} /></div>
+      <div class="mt-2 flex flex-wrap items-start gap-3">
+        <NoteCounter {tag} onnoted={changed} />
+        {#if passport.hasPrinter}<FromPrinter {tag} onnoted={changed} />{/if}
+      </div>
     {/if}
     {#if work.refusal}<Problem message={work.refusal.message} />{/if}
     <ul class="mt-2" aria-label="Readings of its counter">

@@ -1284,6 +1284,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/machines/{tag}/counters/printer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["counterFromPrinter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/machines/{tag}/counters/{counter}": {
         parameters: {
             query?: never;
@@ -2308,6 +2324,8 @@ export interface components {
             /** Format: float */
             perWeek: number | null;
             last: components["schemas"]["CounterView"] | null;
+            /** @description where its printer is reached is known */
+            hasPrinter: boolean;
         };
         /** @description A reading of a machine’s counter. */
         CounterView: {
@@ -2320,7 +2338,7 @@ export interface components {
             hours: number;
             beganAnew: boolean;
             /** @enum {string} */
-            source: "booking" | "typed" | "table";
+            source: "booking" | "typed" | "table" | "printer";
             by: string | null;
         };
         /** @description Machines whose counters can be read, in the order of their tags. */
@@ -3203,6 +3221,8 @@ export interface components {
             ownerId: number | null;
             ownerContact: string | null;
             notes: string | null;
+            /** @description where its printer is reached is known */
+            hasPrinter: boolean;
             pricePaidMinor: number | null;
             redTag: components["schemas"]["RedTagView"] | null;
             positions: components["schemas"]["FittingView"][];
@@ -7376,6 +7396,37 @@ export interface operations {
                 };
             };
         };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CounterLine"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    counterFromPrinter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                tag: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description Done */
             200: {
