@@ -1,5 +1,7 @@
 <script lang="ts">
   import { api, told } from '@/api/client';
+  import { here } from '@/api/session.svelte';
+  import { p } from '@/router';
   import Button from '@/ui/Button.svelte';
   import Dialog from '@/ui/Dialog.svelte';
   import Field from '@/ui/Field.svelte';
@@ -8,7 +10,8 @@
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
 
-  let { open = $bindable(false) }: { open?: boolean } = $props();
+  let { open = $bindable(false), leave }: { open?: boolean; leave: () => Promise<void> } = $props();
+  const me = here();
 
   const work = new Work();
   let current = $state('');
@@ -24,6 +27,13 @@
 </script>
 
 <Dialog bind:open title="Your password and PIN">
+  <p class="mb-4 flex flex-wrap gap-x-5 lg:hidden">
+    <span>{me.person.name}, {me.person.role}</span>
+    {#if me.person.isLead}<a class="text-action underline" href={p('/shop')} onclick={() => (open = false)}
+        >Shop</a
+      >{/if}
+    <button class="text-action underline" onclick={leave}>Log out</button>
+  </p>
   <OwnPin />
   <h3 class="rule-below mt-6 mb-3 pb-1">Another password</h3>
   <Form class="grid gap-4" onsend={send}>

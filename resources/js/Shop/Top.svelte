@@ -85,6 +85,11 @@
           <button class="underline" onclick={leave}>Log out</button>
         </p>
       </div>
+      <button
+        class="min-h-11 text-sm text-quiet underline lg:hidden"
+        aria-label="{me.person.name}: password, PIN"
+        onclick={() => (password = true)}>Me</button
+      >
       {#if me.session?.shared}
         <button
           class="min-h-11 rounded-sm border border-edge bg-white px-3 text-sm font-semibold hover:bg-wash"
@@ -147,4 +152,4 @@
   </div>
 </div>
 <KeysHelp bind:open={help} />
-<OwnPassword bind:open={password} />
+<OwnPassword bind:open={password} {leave} />
