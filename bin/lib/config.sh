@@ -215,11 +215,13 @@ http {
   limit_conn_status 429;
   limit_req_zone \$binary_remote_addr zone=owners:1m rate=60r/m;
   # what takes long has workers of its own, so that the bench answers while they work
-  map \$uri \$pool {
+  # by what was asked for: inside, every address has become index.php
+  map \$request_method:\$request_uri \$pool {
     default php;
-    ~^/api/v1/(instruments/|jobs/[0-9]+/(instruments|photographs)|stock-files|machines/table|machines/[^/]+/counters/printer|families/|parts/[^/]+/(recipe/file|photograph)) slow;
-    ~^/files/.*\.(pdf|csv|gcode)\$ slow;
-    ~^/o/.*\.pdf\$ slow;
+    ~^POST:/api/v1/(instruments/[^/?]+|jobs/[0-9]+/(instruments/[^/?]+|photographs)|families/(import|[^/?]+/(papers|picture)))(\?|\$) slow;
+    ~^POST:/api/v1/(stock-files/|machines/table|machines/[^/?]+/counters/printer|parts/[^/?]+/(recipe/file|photograph)) slow;
+    ~^GET:/files/[^?]*\.(pdf|csv|gcode|json)(\?|\$) slow;
+    ~^GET:/o/[^?]*\.pdf(\?|\$) slow;
   }
   map \$http_host \$asked_port {
     default "";

@@ -242,7 +242,7 @@ final class CountersTest extends BenchTestCase
     }
 
     /** @return \Illuminate\Testing\TestResponse<\Illuminate\Http\Response> */
-    private function note(Machine $machine, float $hours, bool $beganAnew = false): \Illuminate\Testing\TestResponse
+    private function note(Machine $machine, float $hours, bool $beganAnew = false): TestResponse
     {
         return $this->send('POST', "/machines/{$machine->tag}/counters", ['hours' => $hours, 'beganAnew' => $beganAnew]);
     }
