@@ -81,13 +81,17 @@ final readonly class TakeBackup
         if ($to === '') {
             return null;
         }
-        $copied = rescue(
-            fn (): bool => is_dir($to) && File::copy($this->folder->path($name), "{$to}/{$name}.part")
-                && hash_file('sha256', "{$to}/{$name}.part") === hash_file('sha256', $this->folder->path($name))
-                && rename("{$to}/{$name}.part", "{$to}/{$name}"),
-            false,
-            report: false,
-        );
+        $copied = rescue(function () use ($to, $name): bool {
+            $part = "{$to}/{$name}.part";
+            $whole = is_dir($to) && File::copy($this->folder->path($name), $part)
+                && hash_file('sha256', $part) === hash_file('sha256', $this->folder->path($name));
+            if ($whole) {
+                // where the other disk knows of such things
+                @chmod($part, 0600);
+            }
+
+            return $whole && rename($part, "{$to}/{$name}");
+        }, false, report: false);
 
         return $copied ? null : "It stands on this machine; {$to} did not take a copy of it.";
     }
