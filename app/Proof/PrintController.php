@@ -6,6 +6,7 @@ namespace App\Proof;
 
 use App\Intake\Job;
 use OddBench\Instruments\FlexSlab;
+use OddBench\Knowledge\Family;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Proof\Prints\ProofPrint;
 use Symfony\Component\HttpFoundation\Response;
@@ -20,7 +21,7 @@ final readonly class PrintController
     public function print(int $job, string $print): Response
     {
         $found = Job::query()->with('machine')->findOrFail($job);
-        $plan = StageProofs::plan([], $this->knowledge->family($found->machine->family), null);
+        $plan = StageProofs::plan([], $this->driven($found), null);
 
         return $this->file(
             "{$found->machine->tag}-{$print}",
@@ -31,7 +32,7 @@ final readonly class PrintController
     public function slab(int $job): Response
     {
         $found = Job::query()->with('machine')->findOrFail($job);
-        $plan = StageProofs::plan([], $this->knowledge->family($found->machine->family), null);
+        $plan = StageProofs::plan([], $this->driven($found), null);
         $bed = ['x' => $plan->bed->xMm, 'y' => $plan->bed->yMm];
         $slab = (new FlexSlab)->gcode($bed, $plan->bed->middle, 'y', $plan->hotendC, $plan->bedC);
 
@@ -45,5 +46,13 @@ final readonly class PrintController
             200,
             ['Content-Type' => 'text/x-gcode; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}.gcode\""],
         );
+    }
+
+    /** A print is laid into what is known of a family, and of one that is not there is none. */
+    private function driven(Job $job): Family
+    {
+        $family = $this->knowledge->families[$job->machine->family] ?? null;
+
+        return $family === null || $family->isUnknown() ? abort(404) : $family;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Proof;
 
+use OddBench\Input\InputError;
 use OddBench\Knowledge\Family;
 use OddBench\Proof\Owed;
 use OddBench\Proof\Plan as ProofPlan;
@@ -48,9 +49,20 @@ final class StageProofs
         return self::stages(array_map(static fn (Owed $o): string => $o->proof->code, $plan->missing($passed)));
     }
 
-    /** @param  list<string>  $stages */
+    /**
+     * @param  list<string>  $stages
+     *
+     * @throws InputError for a family of which that is not known
+     */
     public static function plan(array $stages, Family $family, ?float $bedRiseS): Plan
     {
+        if ($family->build === null || $family->heat === null) {
+            throw InputError::at(
+                'family',
+                "How far a {$family->name} can be driven is not known: nothing is moved, heated or printed by guess. Give the machine its family.",
+            );
+        }
+
         return new Plan(
             $stages,
             Bed::of($family->build),

@@ -106,6 +106,7 @@ final class FamiliesTest extends BenchTestCase
             'family',
             'Nothing moves it',
         );
+        $this->get("/files/jobs/{$job->id}/loom-slab.gcode")->assertNotFound();
         $known = (array) $this->getJson("/api/v1/machines/{$tag}/known")->json();
         $this->assertRefused($this->send('PUT', "/machines/{$tag}/known", [...$known, 'family' => 'no-such']), 422, 'family', 'no-such');
         $this->send('PUT', "/machines/{$tag}/known", [...$known, 'family' => 'heron-cx'])->assertOk()->assertJsonPath('tag', $tag);

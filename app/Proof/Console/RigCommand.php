@@ -45,7 +45,7 @@ final class RigCommand extends Command
             return self::INVALID;
         }
         $family = $knowledge->families[(string) $this->option('family')] ?? null;
-        if ($family === null) {
+        if ($family === null || $family->isUnknown()) {
             $this->error('There is no such family. Known: '.implode(', ', array_keys($knowledge->families)).'.');
 
             return self::INVALID;
