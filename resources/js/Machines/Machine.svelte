@@ -11,7 +11,6 @@
   import PositionList from './PositionList.svelte';
   import PositionMap from './PositionMap.svelte';
   import ServiceDue from './ServiceDue.svelte';
-  import Button from '@/ui/Button.svelte';
   import EditMachine from './EditMachine.svelte';
   import HoursLine from './HoursLine.svelte';
   import WarrantyLine from './WarrantyLine.svelte';
@@ -75,7 +74,10 @@
             class="min-h-9 py-1.5 text-sm font-semibold text-action underline"
             href={p('/donors')}>What can be taken out of it</a
           >{/if}
-        {#if me.person.meetsOwners}<Button kind="quiet" onclick={() => (editing = true)}>Edit</Button>{/if}
+        {#if me.person.meetsOwners}<button
+            class="min-h-9 py-1.5 text-sm text-quiet underline"
+            onclick={() => (editing = true)}>Edit</button
+          >{/if}
         <a
           class="min-h-9 py-1.5 text-sm text-quiet underline"
           href={p('/machines/:tag/label', { params: { tag: m.tag } })}>Label</a

@@ -12,6 +12,8 @@
   let { job, rail }: { job: Job; rail: Snippet } = $props();
 
   const me = here();
+  /** a print is laid into what is known of a family */
+  const known = $derived(me.words.families.find((one) => one.code === job.machine.family)?.unknown === false);
   const may = $derived(
     me.person.worksAtTheBench && !job.finishedAt && job.station === 'proof' && !job.redTag,
   );
@@ -110,7 +112,7 @@
                 {#if proof.code === next?.code && may}
                   <p class="mt-0.5 max-w-prose text-sm">{proof.how}</p>
                   {#if proof.caution}<p class="mt-1 text-sm text-waiting">△ {proof.caution}</p>{/if}
-                  {#if proof.print}
+                  {#if proof.print && known}
                     <p class="mt-1 text-sm">
                       <a class="underline" href={proof.print} download>Its G-code for this machine</a>
                     </p>
