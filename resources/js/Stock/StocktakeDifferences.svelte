@@ -72,5 +72,7 @@
         <Button kind="quiet" onclick={() => (sure = '')}>Not yet</Button>
       {/if}
     </div>
+  {:else}
+    <p class="mt-3 text-sm text-quiet">A lead or the counter posts them.</p>
   {/if}
 </section>
