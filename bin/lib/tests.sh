@@ -38,7 +38,8 @@ command_test() {
     test_rigs
     loud "The page in a browser, today" test_browser
     test_another_day
-    services_down
+    # nothing of it is left; what opens is an instance of its own
+    test_clean
     test_opening
   fi
   services_down
