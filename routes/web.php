@@ -26,7 +26,7 @@ Route::get('/health', function (): array {
 })->withoutMiddleware('web');
 
 // Files: pictures and tables to keep elsewhere.
-Route::middleware('auth')->prefix('files')->group(function (): void {
+Route::middleware(['auth', 'cache.headers:private;no_store'])->prefix('files')->group(function (): void {
     Route::get('papers/{paper}', [PaperController::class, 'file']);
     Route::get('photographs/{photograph}.jpg', [PhotographController::class, 'show']);
     Route::get('jobs/{job}/loom-slab.gcode', [PrintController::class, 'slab']);

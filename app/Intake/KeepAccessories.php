@@ -43,7 +43,10 @@ final readonly class KeepAccessories
             $code = $line['code'] ?? null;
             $name = trim($code === null ? (string) ($line['name'] ?? '') : ($this->knowledge->accessories[$code]->name ?? ''));
             if ($name === '') {
-                throw InputError::at("accessories.{$i}.name", $code === null ? 'What is it called?' : "There is no accessory “{$code}”.");
+                throw InputError::at(
+                    "accessories.{$i}.name",
+                    $code === null ? 'What is it called?' : "There is no accessory “{$code}”.",
+                );
             }
             if (isset($rows[mb_strtolower($name)])) {
                 throw InputError::at("accessories.{$i}.name", "{$name} stands there twice: write how many there are.");

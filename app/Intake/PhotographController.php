@@ -30,7 +30,7 @@ final readonly class PhotographController
         return response(
             (string) Storage::get($found->path),
             200,
-            ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, no-store'],
+            ['Content-Type' => 'image/jpeg'],
         );
     }
 }

@@ -102,7 +102,6 @@ final readonly class PaperController
                 'Content-Type' => $found->mime,
                 'Content-Disposition' => 'inline',
                 'X-Content-Type-Options' => 'nosniff',
-                'Cache-Control' => 'private, no-store',
             ],
         );
     }

@@ -47,7 +47,8 @@ final readonly class PrinterAt
             if (! $moved) {
                 throw InputError::at(
                     'moved',
-                    "The printer at this address was {$other->tag} until now. Look at the cable, then say that it is at {$machine->tag} now.",
+                    "The printer at this address was {$other->tag} until now. "
+                        ."Look at the cable, then say that it is at {$machine->tag} now.",
                 );
             }
             $other->update(['printer_host' => null, 'printer_port' => null]);

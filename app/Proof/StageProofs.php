@@ -59,7 +59,8 @@ final class StageProofs
         if ($family->build === null || $family->heat === null) {
             throw InputError::at(
                 'family',
-                "How far a {$family->name} can be driven is not known: nothing is moved, heated or printed by guess. Give the machine its family.",
+                "How far a {$family->name} can be driven is not known: nothing is moved, heated or printed by guess. "
+                    .'Give the machine its family.',
             );
         }
 

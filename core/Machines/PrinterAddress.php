@@ -37,7 +37,8 @@ final readonly class PrinterAddress
         if (! self::isIn($ip, self::PRIVATE)) {
             throw InputError::at(
                 'host',
-                "{$ip} is not on the shop’s own network: a printer is reached at an address such as 192.168.1.40, 10.0.0.40 or 172.16.0.40.",
+                "{$ip} is not on the shop’s own network: a printer is reached at an address such as "
+                    .'192.168.1.40, 10.0.0.40 or 172.16.0.40.',
             );
         }
     }

@@ -29,7 +29,8 @@ return new class extends Migration
             $table->string('stays_because', 200)->nullable();
             $table->unique(['job_id', 'name']);
         });
-        DB::statement('ALTER TABLE accessories ADD CONSTRAINT accessories_counts CHECK (came BETWEEN 1 AND 99 AND went BETWEEN 0 AND came)');
+        DB::statement('ALTER TABLE accessories ADD CONSTRAINT accessories_counts '
+            .'CHECK (came BETWEEN 1 AND 99 AND went BETWEEN 0 AND came)');
     }
 
     public function down(): void

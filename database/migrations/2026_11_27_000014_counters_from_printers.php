@@ -20,6 +20,8 @@ return new class extends Migration
     {
         DB::statement("UPDATE counters SET source = 'typed' WHERE source = 'printer'");
         DB::statement('ALTER TABLE counters DROP CONSTRAINT counters_figures');
-        DB::statement("ALTER TABLE counters ADD CONSTRAINT counters_figures CHECK (hours >= 0 AND source IN ('booking', 'typed', 'table'))");
+        DB::statement(
+            "ALTER TABLE counters ADD CONSTRAINT counters_figures CHECK (hours >= 0 AND source IN ('booking', 'typed', 'table'))",
+        );
     }
 };

@@ -37,7 +37,8 @@ final class CountersTest extends BenchTestCase
         self::assertIsResource($free);
         $at = $port($free);
         fclose($free);
-        $rig = proc_open(['php', base_path('artisan'), 'odd-bench:rig', '--port', (string) $at, '--for', '30'], [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes);
+        $rig = proc_open(['php', base_path('artisan'), 'odd-bench:rig', '--port', (string) $at, '--for', '30'], [
+            1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes);
         self::assertIsResource($rig);
         try {
             $machine->update(['printer_port' => $at]);

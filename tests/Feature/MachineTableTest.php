@@ -75,6 +75,7 @@ final class MachineTableTest extends BenchTestCase
             true,
         )->assertOk();
         $out = $this->get('/files/machines.csv')->assertOk()->streamedContent();
+        self::assertStringContainsString('no-store', (string) $this->get('/files/machines.csv')->headers->get('Cache-Control'));
         self::assertStringContainsString("'=A1", $out, 'no formula for a spreadsheet');
         self::assertStringContainsString("Ines; '=2+3", $out, 'nor for one that begins a cell behind a semicolon');
         $this->bring($out)->assertJsonPath('counts.known', 1)->assertJsonPath('counts.new', 0);

@@ -103,7 +103,6 @@ final readonly class OwnerController
 
         return new JsonResponse([...$all, ...$this->told->keeps($found)], 200, [
             'Content-Disposition' => "attachment; filename=\"owner-{$found->id}.json\"",
-            'Cache-Control' => 'no-store, private',
         ], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
     }
 

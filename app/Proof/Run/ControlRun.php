@@ -58,7 +58,8 @@ final readonly class ControlRun
             if (($this->knowledge->families[$job->machine->family] ?? null)?->isUnknown() !== false) {
                 throw Refused::because(
                     'family',
-                    'How far this machine can be driven is not known: its family is not known. Nothing moves it; prove it by hand, or give it its family.',
+                    'How far this machine can be driven is not known: its family is not known. '
+                        .'Nothing moves it; prove it by hand, or give it its family.',
                 );
             }
             $this->refuseTaken($job, $host, $port, $address);

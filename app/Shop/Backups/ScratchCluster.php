@@ -80,8 +80,9 @@ final readonly class ScratchCluster
             '--no-sync',
         ], $this->folder);
         // nothing of it lasts, so nothing of it waits for the disk
-        $this->control('start', '-w', '-l', "{$this->folder}/log", '-o', "-c listen_addresses='' -c unix_socket_directories='{$this->folder}'"
-            .' -c port='.self::PORT.' -c fsync=off -c max_connections=8 -c shared_buffers=32MB -c jit=off');
+        $settings = "-c listen_addresses='' -c unix_socket_directories='{$this->folder}'"
+            .' -c port='.self::PORT.' -c fsync=off -c max_connections=8 -c shared_buffers=32MB -c jit=off';
+        $this->control('start', '-w', '-l', "{$this->folder}/log", '-o', $settings);
         Tool::run('A place to prove it cannot be made', [
             Tool::POSTGRES.'/createdb', "--host={$this->folder}", '--port='.self::PORT, '--username='.self::USER, self::NAME,
         ], $this->folder);

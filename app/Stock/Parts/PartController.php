@@ -103,7 +103,7 @@ final readonly class PartController
     {
         $path = Part::query()->where('number', $number)->firstOrFail()->photo ?? abort(404);
 
-        return response((string) Storage::get($path), 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, no-store']);
+        return response((string) Storage::get($path), 200, ['Content-Type' => 'image/jpeg']);
     }
 
     /** Where a part is bought, and from whom. */

@@ -4,7 +4,7 @@
   import { knowledgeQuery, machineQuery } from '@/api/queries';
   import { keepJob } from '@/api/writes';
   import { ComplaintReader } from '@/Diagnosis';
-  import { held, OwnerField } from '@/Machines';
+  import { held, ownerBody, OwnerField } from '@/Machines';
   import { navigate } from '@/router';
   import { here } from '@/api/session.svelte';
   import Form from '@/ui/Form.svelte';
@@ -146,15 +146,13 @@
                     : {}),
                   serial: form.serial || null,
                   heldAs: form.heldAs,
-                  ...(form.heldAs !== 'owner'
-                    ? {}
-                    : form.ownerId !== ''
-                      ? { ownerId: Number(form.ownerId) }
-                      : {
-                          ownerName: form.ownerName || null,
-                          ownerContact: form.ownerContact || null,
-                          ownerIsAnother: form.ownerIsAnother !== '',
-                        }),
+                  ...ownerBody(
+                    form.heldAs,
+                    form.ownerId,
+                    form.ownerName,
+                    form.ownerContact,
+                    form.ownerIsAnother !== '',
+                  ),
                   pricePaidMinor: form.heldAs === 'resale' && price !== null ? Math.round(price * 100) : null,
                 }
               : { tag: form.tag.trim() }),

@@ -13,6 +13,7 @@
   import { Work } from '@/ui/work.svelte';
   import OwnerField from './OwnerField.svelte';
   import { held } from './held';
+  import { ownerBody } from './ownerBody';
 
   /** A machine that runs somewhere and has no job. */
   const me = here();
@@ -35,12 +36,7 @@
     work.do(async () => {
       const read = hours.trim() === '' ? null : number(hours);
       if (hours.trim() !== '' && read === null) throw wrong('hours', `“${hours}” is no number of hours.`);
-      const owner =
-        heldAs !== 'owner'
-          ? {}
-          : ownerId !== ''
-            ? { ownerId: Number(ownerId) }
-            : { ownerName: ownerName || null, ownerContact: ownerContact || null, ownerIsAnother: another };
+      const owner = ownerBody(heldAs, ownerId, ownerName, ownerContact, another);
       const known = await told(
         api.POST('/machines', {
           body: { family, serial: serial || null, heldAs, ...owner, hours: read, notes: notes || null },

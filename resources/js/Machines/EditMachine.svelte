@@ -15,6 +15,7 @@
   import { Work } from '@/ui/work.svelte';
   import OwnerField from './OwnerField.svelte';
   import { held } from './held';
+  import { ownerBody } from './ownerBody';
 
   /** What is known of a machine, edited by hand; each change becomes a line of its timeline. */
   let { tag, open = $bindable() }: { tag: string; open: boolean } = $props();
@@ -73,12 +74,7 @@
     const kept = await work.do(async () => {
       if (port.trim() !== '' && !/^\d+$/.test(port.trim()))
         throw wrong('printerPort', 'A port is a number, such as 8080.');
-      const owner =
-        it.heldAs !== 'owner'
-          ? {}
-          : ownerId !== ''
-            ? { ownerId: Number(ownerId) }
-            : { ownerName: ownerName || null, ownerContact: ownerContact || null, ownerIsAnother: another };
+      const owner = ownerBody(it.heldAs, ownerId, ownerName, ownerContact, another);
       await told(
         api.PUT('/machines/{tag}/known', {
           params: { path: { tag } },

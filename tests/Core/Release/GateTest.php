@@ -107,4 +107,24 @@ final class GateTest extends TestCase
         self::assertNotContains(Destination::Owner, Destination::forMachineHeldAs('farm'));
         self::assertSame(Destination::Sale, Destination::forMachineHeldAs('resale')[0]);
     }
+
+    public function test_unmended_under_a_red_tag_takes_the_danger_in_writing_and_a_lead(): void
+    {
+        $gate = new Gate(true, [], [], true, false);
+        self::assertCount(2, $gate->reasonsAgainst(Destination::Unmended, false, false));
+        self::assertStringContainsString('a lead signs', $gate->reasonsAgainst(Destination::Unmended, true, false)[0]);
+        self::assertStringContainsString('write down the danger', $gate->reasonsAgainst(Destination::Unmended, false, true)[0]);
+        self::assertSame([], (new Gate(false, [], [], true, false))->reasonsAgainst(Destination::Unmended, false, false), 'without a tag');
+    }
+
+    public function test_what_came_along_holds_it_back_wherever_it_goes_on_but_not_from_being_taken_apart(): void
+    {
+        $gate = new Gate(false, [], [], true, true, ['Mains cord in, not out.']);
+        foreach (Destination::cases() as $to) {
+            $stays = $to->runsAgain() || $to === Destination::Unmended;
+            self::assertSame($stays ? ['Mains cord in, not out.'] : [], $gate->reasonsAgainst($to, true, true), $to->value);
+        }
+        $tagged = new Gate(true, [], [], true, false, ['Mains cord in, not out.']);
+        self::assertCount(3, $tagged->reasonsAgainst(Destination::Unmended, false, false), 'all the reasons at once');
+    }
 }
