@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Release;
 
 use App\Intake\Job;
+use App\Intake\Photograph;
 use App\Machines\Owners\Owner;
 use App\Machines\Owners\SaysToOwner;
 use App\Machines\Owners\ToldLine;
@@ -30,9 +31,11 @@ final readonly class ToldOwners implements SaysToOwner
     public function keeps(Owner $owner): array
     {
         $told = $this->releases($owner)->keyBy('job_id');
+        $of = static fn ($q) => $q->where('owner_id', $owner->id);
+        $pictures = Photograph::query()->whereIn('job_id', Job::query()->select('id')->whereHas('machine', $of))->get()->groupBy('job_id');
 
         return ['visits' => Job::query()->with('machine')
-            ->whereHas('machine', static fn ($q) => $q->where('owner_id', $owner->id))
+            ->whereHas('machine', $of)
             ->orderBy('id')
             ->get()
             ->map(static fn (Job $job): array => [
@@ -46,6 +49,9 @@ final readonly class ToldOwners implements SaysToOwner
                 'sent_out' => $job->finished_at?->toIso8601String(),
                 'told' => ($release = $told->get($job->id)) === null ? null : self::words($release),
                 'sheet' => $told->get($job->id)?->sheet,
+                'photographs' => $pictures->get($job->id)?->map(
+                    static fn (Photograph $picture): string => "/files/photographs/{$picture->id}.jpg",
+                )->values()->all() ?? [],
             ])->all()];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Intake\Photograph;
 use App\Machines\Owners\Owner;
 use App\Machines\Owners\OwnerChoice;
 use App\Machines\RegisterMachine;
@@ -79,6 +80,17 @@ final class OwnersTest extends BenchTestCase
             ->assertJsonPath('machines.0.tag', $machine->tag)
             ->assertJsonPath('visits.0.complaint', 'It clicks');
 
+        $picture = Photograph::query()->create([
+            'job_id' => $job->id,
+            'path' => 'photographs/a.jpg',
+            'width' => 4,
+            'height' => 3,
+            'bytes' => 9,
+            'person_id' => $this->person()->id,
+            'at' => now(),
+        ]);
+        $this->getJson("/files/owners/{$owner}.json")
+            ->assertJsonPath('visits.0.photographs', ["/files/photographs/{$picture->id}.jpg"]);
         $before = $machine->refresh()->page_key;
         $this->send('POST', "/owners/{$owner}/erase")->assertOk()->assertJsonPath('name', "erased owner {$owner}");
         $left = (string) json_encode(Owner::query()->get()->toArray());
