@@ -13,6 +13,7 @@ return [
     App\Proof\ProofServiceProvider::class,
     App\Release\ReleaseServiceProvider::class,
     App\Fleet\FleetServiceProvider::class,
+    App\Money\MoneyServiceProvider::class,
     App\Plan\PlanServiceProvider::class,
     App\JobScreen\JobScreenServiceProvider::class,
 ];

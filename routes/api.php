@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Api\OnceOnly;
 use App\Bench\BenchController;
+use App\Computation\ComputationController;
 use App\Diagnosis\Complaint\ComplaintController;
 use App\Diagnosis\DiagnosisController;
 use App\Diagnosis\Trials\TrialController;
@@ -18,6 +19,14 @@ use App\Machines\KnownController;
 use App\Machines\MachineTableController;
 use App\Machines\Owners\OwnerController;
 use App\Machines\PaperController;
+use App\Money\Buying\OfferController;
+use App\Money\Buying\SaleController;
+use App\Money\Claims\ClaimController;
+use App\Money\Estimates\EstimateController;
+use App\Money\JobMoneyController;
+use App\Money\Ledger\LedgerController;
+use App\Money\Pickup\PickupController;
+use App\Money\Terms\PriceListController;
 use App\Passport\MachineController;
 use App\Proof\ProofController;
 use App\Proof\Run\RunController;
@@ -145,7 +154,29 @@ Route::middleware(['auth', 'throttle:person', 'cache.headers:private;no_store;et
     Route::post('orders/{order}/lines/{line}/receipts', [OrderController::class, 'receive']);
     Route::post('orders/{order}/close', [OrderController::class, 'close']);
 
+    Route::prefix('money')->group(function (): void {
+        Route::get('ledger', [LedgerController::class, 'show']);
+        Route::get('terms', [PriceListController::class, 'show']);
+        Route::put('terms', [PriceListController::class, 'update']);
+        Route::get('not-fetched', [PickupController::class, 'index']);
+        Route::get('estimates', [EstimateController::class, 'index']);
+        Route::get('claims', [ClaimController::class, 'index']);
+        Route::post('claims', [ClaimController::class, 'store']);
+        Route::post('claims/{claim}/words', [ClaimController::class, 'say']);
+        Route::post('claims/{claim}/end', [ClaimController::class, 'close']);
+        Route::post('sales/{tag}', [SaleController::class, 'store']);
+        Route::get('offers', [OfferController::class, 'index']);
+        Route::post('offers', [OfferController::class, 'store']);
+        Route::post('offers/look', [OfferController::class, 'look'])->withoutMiddleware(OnceOnly::class);
+        Route::get('offers/{offer}', [OfferController::class, 'show']);
+        Route::put('offers/{offer}', [OfferController::class, 'update']);
+        Route::post('offers/{offer}/purchase', [OfferController::class, 'buy']);
+        Route::post('offers/{offer}/let-go', [OfferController::class, 'letGo']);
+        Route::post('offers/{offer}/stages/{place}', [OfferController::class, 'stage']);
+    });
+
     // works something out and keeps nothing, so it needs no key
+    Route::post('computations/{name}', [ComputationController::class, 'compute'])->withoutMiddleware(OnceOnly::class);
     Route::get('instruments', [InstrumentController::class, 'index']);
     Route::post('instruments/{name}/sheet', [InstrumentController::class, 'sheet'])->withoutMiddleware(OnceOnly::class);
     Route::post('complaints', [ComplaintController::class, 'read'])->withoutMiddleware(OnceOnly::class);
@@ -225,6 +256,16 @@ Route::middleware(['auth', 'throttle:person', 'cache.headers:private;no_store;et
         Route::post('proof-run/{run}/unplugged', [RunController::class, 'unplugged']);
         Route::post('proof-run/{run}/back-to-find', [RunController::class, 'takeBack']);
         Route::post('release', [ReleaseController::class, 'send']);
+
+        Route::get('money', [JobMoneyController::class, 'show']);
+        Route::post('estimates', [JobMoneyController::class, 'sendEstimate']);
+        Route::post('estimates/{estimate}/answer', [JobMoneyController::class, 'answer']);
+        Route::delete('estimates', [JobMoneyController::class, 'withdraw']);
+        Route::post('messages', [JobMoneyController::class, 'note']);
+        Route::post('bill', [JobMoneyController::class, 'bill']);
+        Route::post('split', [JobMoneyController::class, 'split']);
+        Route::post('ready', [JobMoneyController::class, 'ready']);
+        Route::post('reminders', [JobMoneyController::class, 'remind']);
     });
 });
 Route::any('{any}', fn () => abort(404))->where('any', '.*');

@@ -8,6 +8,9 @@ use App\Machines\Families\FamilyController;
 use App\Machines\MachineTableController;
 use App\Machines\Owners\OwnerController;
 use App\Machines\PaperController;
+use App\Money\Estimates\OwnerAnswerController;
+use App\Money\Ledger\LedgerController;
+use App\Money\PaperController as MoneyPapers;
 use App\Proof\PrintController;
 use App\Release\SheetController;
 use App\Shop\Security\NoteSecurity;
@@ -32,6 +35,10 @@ Route::middleware(['auth', 'cache.headers:private;no_store'])->prefix('files')->
     Route::get('jobs/{job}/loom-slab.gcode', [PrintController::class, 'slab']);
     Route::get('jobs/{job}/{print}.gcode', [PrintController::class, 'print'])->whereIn('print', array_column(ProofPrint::cases(), 'value'));
     Route::get('jobs/{job}/sheet.pdf', [SheetController::class, 'ofJob']);
+    Route::get('jobs/{job}/estimate.pdf', [MoneyPapers::class, 'estimate']);
+    Route::get('jobs/{job}/bill.pdf', [MoneyPapers::class, 'bill']);
+    Route::get('ledger.csv', [LedgerController::class, 'csv']);
+    Route::get('bills.csv', [LedgerController::class, 'bills']);
     Route::get('orders/{order}.csv', [OrderController::class, 'csv']);
     Route::get('orders/{order}.pdf', [OrderController::class, 'pdf']);
     Route::get('parts/{number}.jpg', [PartController::class, 'picture']);
@@ -48,6 +55,7 @@ Route::middleware(['auth', 'cache.headers:private;no_store'])->prefix('files')->
 // The page behind the code on a machine’s label: no login, and only what its owner may see.
 Route::withoutMiddleware('web')->middleware(NoteSecurity::class)->prefix('o')->group(function (): void {
     Route::get('{key}', [SheetController::class, 'page'])->where('key', '[0-9a-fA-F]{20}');
+    Route::post('{key}/answer', [OwnerAnswerController::class, 'store'])->where('key', '[0-9a-fA-F]{20}')->middleware('throttle:20,1');
     Route::get('{key}/sheet.pdf', [SheetController::class, 'pdf'])->where('key', '[0-9a-fA-F]{20}');
 });
 

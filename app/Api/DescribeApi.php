@@ -194,10 +194,11 @@ final readonly class DescribeApi
         $schema = ['type' => 'string'];
         foreach ($rules as $rule) {
             $schema = match (true) {
-                $rule === 'integer' => ['type' => 'integer'] + $schema,
+                $rule === 'integer' || $rule === 'integer:strict' => ['type' => 'integer'] + $schema,
                 $rule === 'numeric' => ['type' => 'number'] + $schema,
                 $rule === 'boolean' => ['type' => 'boolean'] + $schema,
                 $rule === 'array' => ['type' => 'array'] + $schema,
+                $rule instanceof Day => $schema + ['format' => 'date'],
                 $rule instanceof Enum => $schema + ['enum' => $this->cases($rule)],
                 $rule instanceof In => $schema + ['enum' => str_getcsv(substr((string) $rule, 3))],
                 is_string($rule) && str_starts_with($rule, 'in:') => $schema + ['enum' => explode(',', substr($rule, 3))],

@@ -39,6 +39,7 @@ final readonly class BenchLine extends View
             'part' => 'Waits on a part',
             'person' => 'Waits on a person',
             'claim' => 'Waits on a claim',
+            'owner' => 'Waits on the owner',
             'itself' => 'Runs by itself',
         ];
 
@@ -49,7 +50,7 @@ final readonly class BenchLine extends View
         return new self(
             $job->id,
             $job->machine->tag,
-            $knowledge->families[$job->machine->family]->name ?? $job->machine->family,
+            $knowledge->familyName($job->machine->family),
             $job->machine->owner->name ?? null,
             $job->station->value,
             $job->station->words(),
@@ -60,7 +61,7 @@ final readonly class BenchLine extends View
                 default => $job->waits_note ?? $waits[$job->waits_for],
             },
             $job->waits_for === null ? $job->next_minutes : null,
-            $job->station_since->toIso8601String(),
+            ($job->waits_for === null ? $job->station_since : $job->waits_since ?? $job->station_since)->toIso8601String(),
             $hasRun ? null : $job->waits_until?->toIso8601String(),
             $promised,
             $promised !== null && $promised < $today,

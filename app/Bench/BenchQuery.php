@@ -6,12 +6,15 @@ namespace App\Bench;
 
 use App\Intake\Job;
 use App\Intake\WorkSpell;
+use App\Money\MoneyNotes;
 use App\Repair\Timers\Timer;
 use App\Repair\Timers\TimerView;
 use App\Safety\RedTag;
+use App\Shop\Ability;
 use App\Shop\Backups\LastBackup;
 use App\Shop\ShopDay;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\Gate;
 use OddBench\Intake\Station;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Shop\DiskRoom;
@@ -33,6 +36,7 @@ final readonly class BenchQuery
         private DiskRoom $disk,
         private LastBackup $backup,
         private ShopDay $day,
+        private MoneyNotes $money,
     ) {
     }
 
@@ -66,6 +70,7 @@ final readonly class BenchQuery
         }
         $ready = $byGroup->get('ready') ?? new Collection;
         [$pick, $because] = $this->pick($ready);
+        [$claims, $letters] = Gate::allows(Ability::SeeMoney) ? $this->money->read() : [null, null];
 
         return new BenchView(
             groups: $groups,
@@ -87,6 +92,8 @@ final readonly class BenchQuery
             service: $this->service->read(),
             diskLow: $this->disk->isLow() ? $this->disk->words() : null,
             backup: $this->backup->words(),
+            claimsToMend: $claims,
+            lettersDue: $letters,
         );
     }
 
@@ -108,7 +115,9 @@ final readonly class BenchQuery
 
         return match ($code) {
             'ready' => "{$count}, {$jobs->sum('next_minutes')} minutes",
-            'waiting' => $jobs->countBy('waits_for')->map(fn (int $n, string $for): string => "{$n} on a {$for}")->implode(', '),
+            'waiting' => $jobs->countBy('waits_for')->map(
+                fn (int $n, string $for): string => "{$n} on ".($for === 'owner' ? 'the owner' : "a {$for}"),
+            )->implode(', '),
             default => $count,
         };
     }

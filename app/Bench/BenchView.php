@@ -30,6 +30,8 @@ final readonly class BenchView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: ServiceLine::class))] public array $service,
         #[OA\Property(description: 'said when the disk is nearly full')] public ?string $diskLow,
         #[OA\Property(description: 'said when the last backup that was proved is too old')] public ?string $backup,
+        #[OA\Property(description: 'claims rather mended than waited for; null for whom money is not shown')] public ?int $claimsToMend,
+        #[OA\Property(description: 'letters to owners who have not come')] public ?int $lettersDue,
     ) {
     }
 }

@@ -51,7 +51,7 @@ final readonly class ServiceDueQuery
             if ($machine !== null) {
                 $lines[] = [
                     $machine->tag,
-                    $this->knowledge->families[$machine->family]->name ?? $machine->family,
+                    $this->knowledge->familyName($machine->family),
                     array_map(static fn (ServiceDue $d): string => $d->item->code, $of),
                     array_map(static fn (ServiceDue $d): string => $d->item->name, $of),
                     $of[0]->words(),

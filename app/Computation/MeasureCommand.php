@@ -9,12 +9,18 @@ use App\Knowledge\KnowledgeFiles;
 use Illuminate\Console\Command;
 use OddBench\Computation\Catalogue;
 use OddBench\Diagnosis\Beliefs;
+use OddBench\Diagnosis\CaseFile;
 use OddBench\Diagnosis\Diagnose;
 use OddBench\Diagnosis\Network;
 use OddBench\Diagnosis\Rates;
+use OddBench\Diagnosis\Session;
 use OddBench\Input\Contents;
 use OddBench\Instruments\Gcode;
+use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\Traits;
+use OddBench\Money\Estimate;
+use OddBench\Money\JobLines;
+use OddBench\Money\JobSoFar;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -60,6 +66,7 @@ final class MeasureCommand extends Command
             }
         }
         $this->table(['whole diagnose with ranked next steps: findings', 'present', 'absent', 'median ms', 'slowest ms'], $rows);
+        $this->estimates($knowledge, $catalogue, $random);
         $this->line(sprintf('most memory: %.1f MB', memory_get_peak_usage() / 1e6));
         $this->gcode((float) $this->option('gcode-mb'));
         $references = new References(Catalogue::of($knowledge), 1);
@@ -74,6 +81,28 @@ final class MeasureCommand extends Command
         }, [20, 10, 5, 0, -5]));
 
         return self::SUCCESS;
+    }
+
+    /** From findings to every way the job may turn out, in money. */
+    private function estimates(Knowledge $knowledge, Network $catalogue, Randomizer $random): void
+    {
+        $rows = [];
+        foreach ([1, 2, 4, 8] as $present) {
+            $findings = $this->entangled($catalogue, $present, 8, $random);
+            unset($findings['thermistor-short']);
+            $case = CaseFile::read([
+                'findings' => array_map(static fn (bool $p): string => $p ? 'present' : 'absent', $findings),
+                'rates' => ['bench_minute' => 90],
+            ], $knowledge);
+            $ways = 0;
+            $times = $this->times(static function () use ($case, $knowledge, &$ways): void {
+                $lines = JobLines::of(Session::open($case, $knowledge), $knowledge, [], new JobSoFar, 35.0);
+                (new Estimate)->judge(90, $lines->findMinutes, $lines->lines);
+                $ways = count($lines->lines);
+            });
+            $rows[] = [(string) $present, '8', (string) $ways, sprintf('%.1f', $this->median($times)), sprintf('%.1f', max($times))];
+        }
+        $this->table(['estimate: findings present', 'absent', 'ways it may turn out', 'median ms', 'slowest ms'], $rows);
     }
 
     private function gcode(float $megabytes): void

@@ -95,7 +95,7 @@ final readonly class LookListQuery
 
         return array_values($rows->map(fn (object $row): LookListLine => new LookListLine(
             (int) $row->id,
-            $this->knowledge->faults[$row->fault]->name ?? $row->fault,
+            $this->knowledge->faultName($row->fault),
             $this->knowledge->checks[$row->look]->name ?? $row->look,
             (int) $row->machines,
             (int) $row->looked,

@@ -29,7 +29,7 @@ final readonly class LookView extends View
         $machine = $owed->machine;
 
         return new self(
-            $machine->tag, $knowledge->families[$machine->family]->name ?? $machine->family, $machine->place, $openJob,
+            $machine->tag, $knowledge->familyName($machine->family), $machine->place, $openJob,
             $owed->affected, $owed->note, $owed->lookedBy?->name, $owed->looked_at?->toIso8601String(),
         );
     }

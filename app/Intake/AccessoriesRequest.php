@@ -13,8 +13,8 @@ final class AccessoriesRequest extends Form
         'accessories' => ['sometimes', 'array', 'max:40'],
         'accessories.*.code' => ['nullable', 'string', 'max:40'],
         'accessories.*.name' => ['nullable', 'string', 'max:80'],
-        'accessories.*.came' => ['required', 'integer', 'between:1,99'],
-        'accessories.*.went' => ['nullable', 'integer', 'between:0,99'],
+        'accessories.*.came' => ['required', 'integer:strict', 'between:1,99'],
+        'accessories.*.went' => ['nullable', 'integer:strict', 'between:0,99'],
         'accessories.*.staysBecause' => ['nullable', 'string', 'max:200'],
     ];
 

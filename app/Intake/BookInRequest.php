@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Api\Day;
 use App\Api\Form;
 use App\Api\IsMap;
 use App\Machines\Owners\OwnerChoice;
@@ -35,7 +36,7 @@ final class BookInRequest extends Form
             'screenSaid' => ['nullable', 'string', 'max:500'],
             'cameAlong' => ['nullable', 'string', 'max:500'],
             'began' => ['required', 'string', Rule::enum(Began::class)],
-            'promisedFor' => ['nullable', 'date_format:Y-m-d'],
+            'promisedFor' => ['nullable', new Day],
             ...AccessoriesRequest::RULES,
             'unknownTraits' => ['nullable', 'array', 'max:20', new IsMap],
             'unknownTraits.*' => ['string', 'max:40'],

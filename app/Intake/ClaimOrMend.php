@@ -21,9 +21,7 @@ final readonly class ClaimOrMend
         return $this->record->write($job, $by, null, function (Job $job) use ($choice, $note): Said {
             $job->warranty_choice = $choice;
             if ($choice === 'claim') {
-                $job->waits_for = 'claim';
-                $job->waits_note = mb_substr($note ?? 'Warranty claim', 0, 200);
-                $job->waits_until = null;
+                $job->waitFor('claim', $note ?? 'Warranty claim');
             }
 
             return new Said(

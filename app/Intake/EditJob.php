@@ -22,6 +22,7 @@ final readonly class EditJob
         'part' => 'waits on a part',
         'person' => 'waits on a person',
         'claim' => 'waits on a claim',
+        'owner' => 'waits on the owner',
     ];
 
     public function __construct(private JobRecord $record, private Hands $hands)
@@ -45,7 +46,7 @@ final readonly class EditJob
         }, byHand: false);
     }
 
-    /** @param  'itself'|'part'|'person'|'claim'|null  $for nothing: it is ready for hands again */
+    /** @param  'itself'|'part'|'person'|'claim'|'owner'|null  $for nothing: it is ready for hands again */
     public function wait(Job $job, ?string $for, ?string $note, ?int $minutes, int $version, Person $by): Job
     {
         return $this->record->write($job, $by, $version, function (Job $job) use ($for, $note, $minutes): Said {
@@ -55,9 +56,7 @@ final readonly class EditJob
             if ($for !== null && $for !== 'itself' && ($note === null || trim($note) === '')) {
                 throw InputError::at('waitsNote', 'Say what it waits for: which part, which person, which claim.');
             }
-            $job->waits_for = $for;
-            $job->waits_note = $for === null ? null : $note;
-            $job->waits_until = $for === null || $minutes === null ? null : now()->addMinutes($minutes);
+            $job->waitFor($for, $note, $minutes === null ? null : now()->addMinutes($minutes));
             $this->hands->off($job);
 
             return new Said(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Api\Day;
 use App\Api\Form;
 use Illuminate\Validation\Rule;
 
@@ -17,8 +18,8 @@ final class EditJobRequest extends Form
             'complaint' => ['sometimes', 'required', 'string', 'max:2000'],
             'screenSaid' => ['sometimes', 'nullable', 'string', 'max:500'],
             'cameAlong' => ['sometimes', 'nullable', 'string', 'max:500'],
-            'promisedFor' => ['sometimes', 'nullable', 'date_format:Y-m-d'],
-            'waitsFor' => ['sometimes', 'nullable', 'string', Rule::in(['itself', 'part', 'person', 'claim'])],
+            'promisedFor' => ['sometimes', 'nullable', new Day],
+            'waitsFor' => ['sometimes', 'nullable', 'string', Rule::in(['itself', 'part', 'person', 'claim', 'owner'])],
             'waitsNote' => ['sometimes', 'nullable', 'string', 'max:200'],
             'waitsMinutes' => ['sometimes', 'nullable', 'integer', 'min:1', 'max:43200'],
         ];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Machines\Machine;
+use Carbon\CarbonInterface;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -32,6 +33,8 @@ use OddBench\Intake\Station;
  * @property string|null $waits_for
  * @property string|null $waits_note
  * @property Carbon|null $waits_until
+ * @property Carbon|null $waits_since
+ * @property bool $asked an estimate stands with its owner
  * @property string|null $find_passed_because
  * @property string|null $next_step
  * @property int|null $next_minutes
@@ -56,6 +59,8 @@ final class Job extends Model
         'service_items' => 'array',
         'promised_for' => 'date',
         'waits_until' => 'datetime',
+        'waits_since' => 'datetime',
+        'asked' => 'boolean',
         'opened_at' => 'datetime',
         'finished_at' => 'datetime',
     ];
@@ -104,6 +109,18 @@ final class Job extends Model
     public function spell(): HasOne
     {
         return $this->hasOne(WorkSpell::class)->whereNull('ended_at');
+    }
+
+    /** @param  'itself'|'part'|'person'|'claim'|'owner'|null  $for nothing: it is ready for hands again */
+    public function waitFor(?string $for, ?string $note = null, ?CarbonInterface $until = null): void
+    {
+        // what it waited for already it goes on waiting for
+        if ($this->waits_for !== $for) {
+            $this->waits_since = $for === null ? null : now();
+        }
+        $this->waits_for = $for;
+        $this->waits_note = $for === null || $note === null ? null : mb_substr($note, 0, 200);
+        $this->setAttribute('waits_until', $for === null ? null : $until);
     }
 
     public function isOpen(): bool

@@ -86,7 +86,7 @@ final readonly class JobController
         $found = Job::query()->findOrFail($job);
         $version = $request->integer('version');
         if ($request->has('waitsFor')) {
-            /** @var 'itself'|'part'|'person'|'claim'|null $for */
+            /** @var 'itself'|'part'|'person'|'claim'|'owner'|null $for */
             $for = $request->validated('waitsFor');
             $edit->wait($found, $for, $request->words('waitsNote'), $request->wholeOrNull('waitsMinutes'), $version, Here::person());
         } else {

@@ -48,7 +48,7 @@ final readonly class MoveJob
         $back = $job->station->comesAfter($to);
         $job->station = $to;
         $job->station_since = now();
-        $job->waits_for = $job->waits_note = $job->waits_until = null;
+        $job->waitFor(null);
 
         return new Said(
             'moved',

@@ -12,7 +12,7 @@ interface SaysOfWalk
     /**
      * @return array{
      *     safetyAnswered?: bool, redTag?: bool, confirmed?: int, workNoted?: bool,
-     *     missingProofs?: list<string>, notAccounted?: list<string>
+     *     missingProofs?: list<string>, notAccounted?: list<string>, notAgreed?: list<string>
      * }
      */
     public function ofWalk(JobState $state): array;

@@ -36,6 +36,7 @@ final readonly class WalkQuery
             workNoted: $facts['workNoted'] ?? self::unsaid('workNoted'),
             missingProofs: $facts['missingProofs'] ?? self::unsaid('missingProofs'),
             notAccounted: $facts['notAccounted'] ?? self::unsaid('notAccounted'),
+            notAgreed: $facts['notAgreed'] ?? self::unsaid('notAgreed'),
         );
     }
 

@@ -35,7 +35,7 @@ final readonly class CounterLine extends View
 
         return new self(
             $machine->tag,
-            $knowledge->families[$machine->family]->name ?? $machine->family,
+            $knowledge->familyName($machine->family),
             $machine->owner?->name,
             $machine->held_as,
             $round($judged?->hours),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Machines;
 
 use App\Machines\Owners\AllTold;
+use App\Machines\Owners\EraseOwner;
 use App\Machines\Owners\SaysToOwner;
 use Illuminate\Support\ServiceProvider;
 
@@ -16,6 +17,7 @@ final class MachinesServiceProvider extends ServiceProvider
         $this->app->scoped(HoursQuery::class);
         $this->app->when(ChangeMachine::class)->needs('$rooms')->giveTagged(StandsAgainst::TAG);
         $this->app->when(AskPrinter::class)->needs('$rooms')->giveTagged(KeepsPrinter::TAG);
+        $this->app->when(EraseOwner::class)->needs('$rooms')->giveTagged(SaysToOwner::TAG);
         $this->app->when(AllTold::class)->needs('$rooms')->giveTagged(SaysToOwner::TAG);
     }
 }

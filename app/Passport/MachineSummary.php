@@ -36,7 +36,7 @@ final readonly class MachineSummary extends View
         return new self(
             $machine->tag,
             $machine->family,
-            $knowledge->families[$machine->family]->name ?? $machine->family,
+            $knowledge->familyName($machine->family),
             $machine->serial,
             $machine->held_as,
             $machine->owner?->name,

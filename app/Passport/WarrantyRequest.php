@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Passport;
 
+use App\Api\Day;
 use App\Api\Form;
 use App\Machines\WarrantyBy;
 use Illuminate\Validation\Rule;
@@ -15,7 +16,7 @@ final class WarrantyRequest extends Form
     {
         return [
             'by' => ['nullable', 'string', Rule::enum(WarrantyBy::class)],
-            'until' => ['nullable', 'date_format:Y-m-d'],
+            'until' => ['nullable', new Day],
             'note' => ['nullable', 'string', 'max:200'],
         ];
     }

@@ -27,7 +27,7 @@ final readonly class GateQuery
             redTag: $walk->redTag,
             missingProofs: $walk->missingProofs,
             openFaults: array_map(
-                fn (string $fault): string => $this->knowledge->faults[$fault]->name ?? $fault,
+                $this->knowledge->faultName(...),
                 WorkOnJob::of($state)->unmended($state),
             ),
             safetyAnswered: $walk->safetyAnswered,

@@ -15,6 +15,9 @@ final class OwnersWords
         if ($job->waits_for === 'part') {
             return 'A part is on its way.';
         }
+        if ($job->waits_for === 'owner') {
+            return 'We wait for your word.';
+        }
 
         return match ($job->station) {
             Station::Intake, Station::Safety => 'It was booked in and is being made safe to work on.',

@@ -13,6 +13,7 @@ final class ReleaseServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->tag(ToldOwners::class, SaysToOwner::TAG);
+        $this->app->when(MoreForOwner::class)->needs('$rooms')->giveTagged(OnOwnersPage::TAG);
         $this->app->bind(KnowsComebacks::class, Comebacks::class);
     }
 }

@@ -61,7 +61,7 @@ final readonly class SendOut
             $this->promises->release($job);
             $job->station = Station::Release;
             $job->finished_at = now();
-            $job->waits_for = $job->waits_note = $job->waits_until = null;
+            $job->waitFor(null);
             // whoever buys it sees its page from now on, and whoever had its label before does not
             $job->machine->update(['place' => $to->value, ...($to === Destination::Sale ? ['page_key' => Machine::freshKey()] : []),
                 // what it was reached by stays with the shop

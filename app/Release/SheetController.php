@@ -15,7 +15,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The sheet of a job for the shop, and the page behind the code on the label for whoever owns the machine. */
 final readonly class SheetController
 {
-    public function __construct(private PrintSheet $print, private WriteSheet $write)
+    public function __construct(private PrintSheet $print, private WriteSheet $write, private MoreForOwner $more)
     {
     }
 
@@ -44,13 +44,15 @@ final readonly class SheetController
     public function page(string $key): Response
     {
         $machine = $this->machine($key);
+        $openJob = Job::query()->with('machine')->where('machine_id', $machine->id)->whereNull('finished_at')->first();
 
         return response(
             view(
                 'owners-page',
                 [
                     'machine' => $machine,
-                    'openJob' => Job::query()->where('machine_id', $machine->id)->whereNull('finished_at')->first(),
+                    'openJob' => $openJob,
+                    'more' => $openJob === null ? [] : $this->more->of($openJob),
                     'sheet' => $this->newest($machine),
                     'shop' => Setting::text('shop_name'),
                     'zone' => Setting::text('zone'),

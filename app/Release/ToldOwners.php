@@ -55,6 +55,11 @@ final readonly class ToldOwners implements SaysToOwner
             ])->all()];
     }
 
+    public function forgets(Owner $owner): void
+    {
+        // how a machine left is the machine’s; nothing of its owner stands in it
+    }
+
     private static function words(Release $release): string
     {
         return implode('. ', array_filter([

@@ -54,7 +54,7 @@ final readonly class VisitsQuery
             $job->opened_at->toIso8601String(),
             $job->finished_at?->toIso8601String(),
             $job->hours === null ? null : (float) $job->hours,
-            array_values($confirmed->map(fn (Confirmed $c): string => $this->knowledge->faults[$c->fault]->name ?? $c->fault)->all()),
+            array_values($confirmed->map(fn (Confirmed $c): string => $this->knowledge->faultName($c->fault))->all()),
             $release === null ? null : Destination::from($release->destination)->words(),
             $release?->sheet !== null,
             $runs ? $release?->warranty_until?->toDateString() : null,

@@ -82,7 +82,7 @@ final readonly class WriteSheet
         $work = WorkOnJob::of($state);
         $faults = FoundInJob::of($state)->faults();
         $names = fn (bool $only): array => array_values(array_map(
-            fn (string $f): string => $this->knowledge->faults[$f]->name ?? $f,
+            $this->knowledge->faultName(...),
             $only ? array_intersect($faults, $work->mended()) : $faults,
         ));
 
@@ -90,7 +90,7 @@ final readonly class WriteSheet
             kind: $kind,
             shop: Setting::text('shop_name'),
             tag: $job->machine->tag,
-            family: $this->knowledge->families[$job->machine->family]->name ?? $job->machine->family,
+            family: $this->knowledge->familyName($job->machine->family),
             serial: $job->machine->serial,
             hours: $job->hoursRun(),
             hoursAbout: $job->hoursAreAbout(),

@@ -119,7 +119,7 @@ final readonly class FixQuery
         $fit = array_filter($this->knowledge->guides, static fn (Guide $g): bool => $traits->allow($g->needs));
         foreach ($fit as $guide) {
             foreach (array_intersect(FoundInJob::of($state)->faults(), $guide->mends) as $fault) {
-                $for[$guide->code] = $this->knowledge->faults[$fault]->name ?? $fault;
+                $for[$guide->code] = $this->knowledge->faultName($fault);
             }
         }
         foreach ($state->job->service_items ?? [] as $code) {

@@ -26,7 +26,7 @@ final readonly class MendView extends View
     {
         return new self(
             $mend->id,
-            $mend->fault === null ? null : ($knowledge->faults[$mend->fault]->name ?? $mend->fault),
+            $mend->fault === null ? null : $knowledge->faultName($mend->fault),
             $mend->done,
             array_map(fn (string $s): string => $knowledge->subsystems[$s] ?? $s, $mend->touched),
             $mend->person->name,

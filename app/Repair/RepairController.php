@@ -49,6 +49,7 @@ final readonly class RepairController
             $request->words('position'),
             Here::person(),
             $this->fitNote($request),
+            $request->boolean('askedFor'),
         );
 
         return $this->show->of($job);

@@ -93,7 +93,7 @@ final readonly class ScanController
 
     private function machine(Machine $machine, ?Job $open, bool $exact): ScanHit
     {
-        $family = $this->knowledge->families[$machine->family]->name ?? $machine->family;
+        $family = $this->knowledge->familyName($machine->family);
         $owner = $machine->owner === null ? '' : ", {$machine->owner->name}";
 
         return $open === null

@@ -15,11 +15,13 @@ enum Ability: string
     case MoveStock = 'moveStock';
     case SeeOwners = 'seeOwners';
     case KeepBooks = 'keepBooks';
+    case SeeMoney = 'seeMoney';
     case RunShop = 'runShop';
 
-    public function of(Role $role): bool
+    public function of(Role $role, bool $seesMoney = false): bool
     {
         return match ($this) {
+            self::SeeMoney => $role === Role::Lead || $role === Role::Counter || ($seesMoney && $role->meetsOwners()),
             self::BookIn, self::Edit, self::SeeOwners, self::SendOut, self::MoveStock => $role->meetsOwners(),
             self::Work => $role->worksAtTheBench(),
             self::KeepBooks => $role === Role::Lead || $role === Role::Counter,
@@ -39,6 +41,7 @@ enum Ability: string
             self::MoveStock => 'Your role only looks. A technician, a lead or the counter moves stock.',
             self::SeeOwners => 'Your role only looks. Who owners are, and what things cost, is not shown to it.',
             self::KeepBooks => 'Prices, stocktakes and tables of stock are posted by a lead or the counter.',
+            self::SeeMoney => 'What things cost and bring is shown to leads and the counter, and to whom a lead says so.',
             self::RunShop => 'People and settings are a lead’s to change.',
         };
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shop;
 
+use App\Api\Day;
 use App\Api\Form;
 use Illuminate\Validation\Rule;
 
@@ -15,8 +16,9 @@ final class ChangePersonRequest extends Form
         return [
             'name' => ['required', 'string', 'max:120'],
             'role' => ['required', Rule::enum(Role::class)],
-            'mainsUntil' => ['nullable', 'date_format:Y-m-d'],
+            'mainsUntil' => ['nullable', new Day],
             'mainsBy' => ['nullable', 'string', 'max:120'],
+            'seesMoney' => ['sometimes', 'boolean'],
         ];
     }
 }

@@ -38,6 +38,7 @@ final class PeopleController
             Role::from($request->string('role')->toString()),
             $request->words('mainsUntil'),
             $request->words('mainsBy'),
+            $request->boolean('seesMoney'),
         );
 
         return PeopleView::read();

@@ -22,6 +22,7 @@ use Laravel\Sanctum\HasApiTokens;
  * @property string|null $pin hash of six digits
  * @property Carbon|null $mains_until may work on mains up to this day
  * @property string|null $mains_by
+ * @property bool $sees_money what things cost and bring, though the role does not say so
  */
 final class Person extends User
 {
@@ -31,6 +32,8 @@ final class Person extends User
     protected $table = 'people';
 
     protected $guarded = [];
+
+    protected $attributes = ['sees_money' => false];
 
     protected $hidden = ['password', 'code', 'pin'];
 
@@ -43,6 +46,7 @@ final class Person extends User
             'left_at' => 'datetime',
             'code_until' => 'datetime',
             'mains_until' => 'date',
+            'sees_money' => 'boolean',
         ];
     }
 }

@@ -18,6 +18,7 @@ final readonly class PersonLine extends View
         #[OA\Property(description: 'has a code and has not set a password with it yet; until when it is good')] public ?string $codeUntil,
         #[OA\Property(description: 'may work on mains up to this day')] public ?string $mainsUntil,
         #[OA\Property(description: 'by whose word')] public ?string $mainsBy,
+        #[OA\Property(description: 'what things cost and bring is shown, though the role does not say so')] public bool $seesMoney,
         #[OA\Property] public ?string $leftAt,
     ) {
     }
@@ -32,6 +33,7 @@ final readonly class PersonLine extends View
             $person->code === null ? null : $person->code_until?->toIso8601String(),
             $person->mains_until?->toDateString(),
             $person->mains_by,
+            $person->sees_money,
             $person->left_at?->toIso8601String(),
         );
     }

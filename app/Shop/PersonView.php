@@ -18,6 +18,7 @@ final readonly class PersonView extends View
         #[OA\Property] public bool $meetsOwners,
         #[OA\Property] public bool $isLead,
         #[OA\Property(description: 'sets prices, posts stocktakes, applies tables')] public bool $keepsBooks,
+        #[OA\Property(description: 'what things cost and bring is shown')] public bool $seesMoney,
         #[OA\Property] public bool $hasPin,
     ) {
     }
@@ -32,6 +33,7 @@ final readonly class PersonView extends View
             $person->role->meetsOwners(),
             $person->role === Role::Lead,
             Ability::KeepBooks->of($person->role),
+            Ability::SeeMoney->of($person->role, $person->sees_money),
             $person->pin !== null,
         );
     }

@@ -47,6 +47,10 @@ final class ShopServiceProvider extends ServiceProvider
         'person',
         'owner',
         'token',
+        'claim',
+        'offer',
+        'estimate',
+        'place',
     ];
 
     public function register(): void
@@ -77,9 +81,11 @@ final class ShopServiceProvider extends ServiceProvider
         foreach (Ability::cases() as $ability) {
             Gate::define(
                 $ability,
-                static fn (Person $person): Response => ByToken::refuses(request(), $ability) ?? ($ability->of($person->role)
-                    ? Response::allow()
-                    : Response::deny($ability->refusal())),
+                static fn (Person $person): Response => match (true) {
+                    ($refused = ByToken::refuses(request(), $ability)) !== null => $refused,
+                    $ability->of($person->role, $person->sees_money) => Response::allow(),
+                    default => Response::deny($ability->refusal()),
+                },
             );
         }
         Sanctum::usePersonalAccessTokenModel(Token::class);

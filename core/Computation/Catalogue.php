@@ -27,6 +27,13 @@ use OddBench\Instruments\Thermistor;
 use OddBench\Instruments\Wire;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Machines\HoursNow;
+use OddBench\Money\BidCap;
+use OddBench\Money\Charge;
+use OddBench\Money\ClaimValue;
+use OddBench\Money\CostSplit;
+use OddBench\Money\Estimate;
+use OddBench\Money\RepairValue;
+use OddBench\Money\StorageDue;
 use OddBench\Proof\ProofPlan;
 use OddBench\Repair\Teardown;
 use OddBench\Stock\KitCheck;
@@ -53,6 +60,13 @@ final readonly class Catalogue
             new KitCheck,
             new Reorder,
             new HoursNow,
+            new Estimate,
+            new Charge,
+            new RepairValue,
+            new BidCap,
+            new CostSplit,
+            new ClaimValue,
+            new StorageDue,
             ...self::instruments(),
         ] as $computation) {
             $computations[$computation->name()] = $computation;

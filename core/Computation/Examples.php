@@ -16,7 +16,8 @@ final class Examples
         }
         $csv = implode("\n", $log);
 
-        return [
+        $examples = [
+            ...self::money(),
             'bed-plane' => [
                 'points' => [
                     ['x_mm' => 10, 'y_mm' => 10, 'z_mm' => 0.1],
@@ -162,6 +163,9 @@ final class Examples
             ]],
             'wire' => ['area_mm2' => 1.5, 'length_m' => 0.6, 'amps' => 9, 'volts' => 24, 'conductor_c' => 40],
         ];
+        ksort($examples);
+
+        return $examples;
     }
 
     /** A tone of 110 Hz that begins at once and dies away, 16-bit at 8 kHz. */
@@ -182,5 +186,62 @@ final class Examples
             2,
             16,
         ).'data'.pack('V', strlen($data)).$data;
+    }
+
+    /** @return array<string, array<string, mixed>> */
+    private static function money(): array
+    {
+        return [
+            'bid-cap' => [
+                'stages' => [
+                    ['name' => 'moves', 'cost' => 1200, 'passes' => 0.9, 'fallback' => 9000, 'end' => 'split'],
+                    ['name' => 'prints', 'cost' => 3000, 'passes' => 0.85, 'fallback' => 9000, 'end' => 'split'],
+                    ['name' => 'all slots', 'cost' => 4500, 'passes' => 0.8, 'fallback' => 21000, 'end' => 'single'],
+                ],
+                'sells_at' => 30000,
+                'costs' => 0,
+                'margin' => 4000,
+            ],
+            'charge' => [
+                'hands_minutes' => 47,
+                'rate_per_minute' => 90,
+                'parts' => [['count' => 1, 'cost' => 930, 'markup_pct' => 35]],
+                'freight' => 250,
+                'tax_pct' => 19,
+                'minimum' => 2500,
+            ],
+            'claim-value' => ['chance' => 0.2, 'worth' => 4500, 'effort' => 0, 'idle_days' => 14, 'day_costs' => 600],
+            'cost-split' => [
+                'paid' => 22500,
+                'pieces' => [['name' => 'feeder', 'worth' => 12500], ['name' => 'printer', 'worth' => 29000]],
+                'school' => 'relative-worth',
+            ],
+            'estimate' => [
+                'rate_per_minute' => 90,
+                'find_minutes' => 12,
+                'lines' => [
+                    ['code' => 'partial-clog', 'probability' => 0.62, 'minutes' => 20, 'parts' => 900],
+                    ['code' => 'heatbreak-worn', 'probability' => 0.28, 'minutes' => 40, 'parts' => 6800],
+                    ['code' => 'something-else', 'probability' => 0.1, 'minutes' => 15, 'parts' => 600],
+                ],
+                'share' => 0.8,
+            ],
+            'repair-value' => [
+                'sells_at' => 18000,
+                'further' => 8561,
+                'donor' => 6200,
+                'as_is' => 5000,
+                'chance' => 0.9,
+                'weeks' => 3,
+                'week_costs' => 150,
+            ],
+            'storage-due' => [
+                'ready_on' => '2026-09-01',
+                'asked_on' => '2026-11-30',
+                'free_days' => 30,
+                'per_day' => 100,
+                'charged' => 5486,
+            ],
+        ];
     }
 }

@@ -104,10 +104,10 @@ final readonly class CaseFile
     private static function history(array $given, Knowledge $knowledge): Rates
     {
         $fields = Fields::of($given, 'history');
-        $jobs = $fields->has('jobs') ? $fields->whole('jobs', ...Quantity::Jobs->bounds()) : 0;
+        $jobs = $fields->wholeOrNull('jobs', ...Quantity::Jobs->bounds()) ?? 0;
         $faults = self::counts($fields->map('faults'), 'history.faults', $jobs, $knowledge);
         $shop = Fields::of($fields->map('shop'), 'history.shop');
-        $shopJobs = $shop->has('jobs') ? $shop->whole('jobs', ...Quantity::Jobs->bounds()) : 0;
+        $shopJobs = $shop->wholeOrNull('jobs', ...Quantity::Jobs->bounds()) ?? 0;
         $shopFaults = self::counts($shop->map('faults'), 'history.shop.faults', $shopJobs, $knowledge);
         $exposed = self::counts($shop->map('exposed'), 'history.shop.exposed', $shopJobs, $knowledge);
         foreach ($exposed as $code => $of) {

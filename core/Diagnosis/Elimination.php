@@ -34,7 +34,7 @@ final readonly class Elimination
     /** @param  array<int, mixed>  $absent keyed by the indices of the absent findings */
     public function posterior(array $absent): Posterior
     {
-        $weights = $this->absentWeights($absent);
+        $weights = $this->network->absentWeights($absent);
         $log = $this->order->logOrphans;
         foreach (array_keys($absent) as $finding) {
             $log += log(1 - $this->network->leaks[$finding]);
@@ -54,22 +54,6 @@ final readonly class Elimination
         $this->backward($weights, $before, $scales, $last, $marginals);
 
         return new Posterior($log + $logScale + log($last), array_values($marginals));
-    }
-
-    /**
-     * @param  array<int, mixed>  $absent
-     * @return list<float> by fault: P(the absent findings stay absent | the fault), leaks apart
-     */
-    private function absentWeights(array $absent): array
-    {
-        $weights = array_fill(0, count($this->network->faults), 1.0);
-        foreach (array_keys($absent) as $finding) {
-            foreach ($this->network->parents[$finding] as $fault) {
-                $weights[$fault] *= 1 - $this->network->children[$fault][$finding];
-            }
-        }
-
-        return array_values($weights);
     }
 
     /**

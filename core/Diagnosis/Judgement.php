@@ -56,8 +56,8 @@ final class Judgement
         return $this->beliefs->present === [] ? 0.0 : InQuestion::none($this->beliefs, $this->inQuestion());
     }
 
-    /** @return array<int, list<int>> */
-    private function inQuestion(): array
+    /** @return array<int, list<int>> fault => the present findings it can cause */
+    public function inQuestion(): array
     {
         return $this->inQuestion ??= InQuestion::of($this->knowledge, $this->beliefs);
     }

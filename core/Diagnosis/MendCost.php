@@ -35,6 +35,34 @@ final readonly class MendCost
             ->waiting($fault);
     }
 
+    /**
+     * What it takes to mend faults together: the way in once, each mend, each proof and each class of part once.
+     *
+     * @param  list<Fault>  $faults
+     */
+    public function together(array $faults): MendWork
+    {
+        if ($faults === []) {
+            return new MendWork(0.0, [], 0.0);
+        }
+        $classes = array_values(array_unique(array_merge(...array_map(static fn (Fault $f): array => $f->mend()->parts, $faults))));
+        $touched = array_merge(...array_map(static fn (Fault $f): array => $f->mend()->touches, $faults));
+
+        return new MendWork(
+            max(array_map($this->way(...), $faults))
+                + array_sum(array_map(static fn (Fault $f): float => $f->mend()->minutes, $faults))
+                + $this->provingAll($touched, array_map(static fn (Fault $f): string => $f->code, $faults)),
+            $classes,
+            $this->days($classes),
+        );
+    }
+
+    /** What one of a class of part costs, in the unit of the bench minute’s cost. */
+    public function part(string $class): float
+    {
+        return $this->case->partCosts[$class] ?? ($this->knowledge->prices[$class] ?? 0.0) * $this->case->benchMinute;
+    }
+
     /** Minutes until a cold, closed machine can be mended. */
     private function way(Fault $fault): float
     {
@@ -44,9 +72,18 @@ final readonly class MendCost
     /** Minutes of the proofs it owes. */
     public function proving(Fault $fault): float
     {
+        return $this->provingAll($fault->mend()->touches, [$fault->code]);
+    }
+
+    /**
+     * @param  list<string>  $touched
+     * @param  list<string>  $mended
+     */
+    private function provingAll(array $touched, array $mended): float
+    {
         $minutes = 0.0;
-        $known = array_values(array_intersect($fault->mend()->touches, array_keys($this->knowledge->subsystems)));
-        foreach ($this->proofs->for($this->case->traits, $known, [$fault->code])->owed as $owed) {
+        $known = array_values(array_unique(array_intersect($touched, array_keys($this->knowledge->subsystems))));
+        foreach ($this->proofs->for($this->case->traits, $known, $mended)->owed as $owed) {
             if ($owed->proof->always || $owed->proof->anyMend) {
                 continue;
             }
@@ -60,7 +97,7 @@ final readonly class MendCost
     {
         $cost = 0.0;
         foreach ($fault->mend()->parts as $class) {
-            $cost += $this->case->partCosts[$class] ?? ($this->knowledge->prices[$class] ?? 0.0) * $this->case->benchMinute;
+            $cost += $this->part($class);
         }
 
         return $cost;
@@ -69,12 +106,20 @@ final readonly class MendCost
     /** Parts are ordered together: the one that is longest on its way counts. */
     private function waiting(Fault $fault): float
     {
+        $day = $this->case->waitingDay ?? $this->knowledge->bench->waitingDay * $this->case->benchMinute;
+
+        return $this->days($fault->mend()->parts) * $day;
+    }
+
+    /** @param  list<string>  $classes  of part */
+    private function days(array $classes): float
+    {
         $days = 0.0;
-        foreach (array_diff($fault->mend()->parts, $this->case->onShelf) as $class) {
+        foreach (array_diff($classes, $this->case->onShelf) as $class) {
             $days = max($days, $this->case->waiting[$class] ?? 0.0);
         }
 
-        return $days * ($this->case->waitingDay ?? $this->knowledge->bench->waitingDay * $this->case->benchMinute);
+        return $days;
     }
 
     /** Whether nobody would do it on a guess: it takes a quarter of an hour, a part or an opening. */

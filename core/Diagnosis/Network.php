@@ -81,4 +81,22 @@ final readonly class Network
 
         return self::of($faults, $priors, $findings, $leaks, $children);
     }
+
+    /**
+     * What absent findings leave of each fault.
+     *
+     * @param  array<int, mixed>  $absent  keyed by the indices of the absent findings
+     * @return list<float> by fault: P(the absent findings stay absent | the fault), leaks apart
+     */
+    public function absentWeights(array $absent): array
+    {
+        $weights = array_fill(0, count($this->faults), 1.0);
+        foreach (array_keys($absent) as $finding) {
+            foreach ($this->parents[$finding] as $fault) {
+                $weights[$fault] *= 1 - $this->children[$fault][$finding];
+            }
+        }
+
+        return array_values($weights);
+    }
 }

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace OddBench\Diagnosis;
 
 use OddBench\Knowledge\Check;
-use OddBench\Knowledge\Fault;
 use OddBench\Knowledge\Knowledge;
-use OddBench\Knowledge\State;
 
 /**
  * What to do next. Danger is settled first; then the likeliest cause is confirmed before a big mend, after quick looks
@@ -17,11 +15,6 @@ use OddBench\Knowledge\State;
  */
 final readonly class NextSteps
 {
-    private const MOST = 8;
-
-    /** A mend is offered from this probability on. */
-    private const WORTH_MENDING = 0.05;
-
     /** A look of so many minutes, its way included, is a glance; it saves so many minutes for each of its own. */
     private const GLANCE = 3.0;
 
@@ -43,6 +36,8 @@ final readonly class NextSteps
 
     private Settling $settling;
 
+    private Attempts $attempts;
+
     /** @var array<string, Check> */
     private array $possible;
 
@@ -51,7 +46,7 @@ final readonly class NextSteps
         private Knowledge $knowledge,
         private CaseFile $case,
         private Beliefs $beliefs,
-        private array $inQuestion,
+        array $inQuestion,
         bool $redTag,
         private bool $swaps,
     ) {
@@ -68,6 +63,7 @@ final readonly class NextSteps
             $this->possible,
             array_fill_keys(array_keys($case->findings, true, true), true),
         );
+        $this->attempts = new Attempts($knowledge, $case, $beliefs, $inQuestion, $this->loss, $this->looks, $this->settling);
     }
 
     /** @return list<Step> best first */
@@ -80,18 +76,18 @@ final readonly class NextSteps
                 $looks[] = $step;
             }
         }
-        usort($looks, self::better(...));
+        usort($looks, StepOrder::better(...));
         $looks = $this->judged($looks);
         [$first, $dangerOpen] = $this->first($looks);
         $sweep = (new Sweep($this->knowledge))->best(array_values(array_filter(
             $looks,
             static fn (Step $s): bool => ! in_array($s->code, array_map(static fn (Step $f): string => $f->code, $dangerOpen), true),
         )));
-        $rest = $this->swaps ? $this->judged($this->swaps()) : [];
+        $rest = $this->swaps ? $this->judged($this->attempts->swaps()) : [];
         array_push($rest, ...$looks);
-        usort($rest, self::better(...));
+        usort($rest, StepOrder::better(...));
         $pay = array_values(array_filter($rest, static fn (Step $step): bool => $step->pays));
-        $mends = $this->mends();
+        $mends = $this->attempts->mends();
         // quick looks that go in one sweep are one card
         $pay = array_values(array_filter(
             $pay,
@@ -101,12 +97,12 @@ final readonly class NextSteps
                 true,
             ),
         ));
-        $order = [...$dangerOpen, ...$this->confirmed($mends), ...$this->around($first, $sweep, $pay)];
+        $order = [...$dangerOpen, ...$this->confirmed($mends), ...StepOrder::around($first, $sweep, $pay)];
 
         $looked = array_filter($order, static fn (Step $s): bool => $s->kind !== 'mend') !== [];
         $guesses = $order === [] ? $this->beforeGuessing($looks, $mends) : [];
 
-        return self::each([...$order, ...($looked ? [] : [...$guesses, ...$mends]), ...$rest]);
+        return StepOrder::each([...$order, ...($looked ? [] : [...$guesses, ...$mends]), ...$rest]);
     }
 
     /**
@@ -120,10 +116,10 @@ final readonly class NextSteps
         $steps = array_combine(array_map(static fn (Step $s): string => $s->code, $looks), $looks);
         $danger = [];
         $leader = null;
-        foreach ($this->byProbability() as $i => $p) {
-            $fault = $this->fault($i);
+        foreach ($this->attempts->byProbability() as $i => $p) {
+            $fault = $this->attempts->fault($i);
             if ($leader === null && $this->settling->isTried($fault, $p)) {
-                $leader = $this->attempt('mend', $i, $p)->settles($fault->code, Because::Leader);
+                $leader = $this->attempts->attempt('mend', $i, $p)->settles($fault->code, Because::Leader);
             }
             $look = $this->settling->look($fault);
             $step = $look === null ? null : ($steps[$look->code] ?? $this->looks->step($look));
@@ -155,7 +151,7 @@ final readonly class NextSteps
     {
         $first = $mends[0] ?? null;
         $fault = $first === null ? null : $this->knowledge->faults[$first->code];
-        if ($fault === null || $this->settling->hasSpoken($fault, $this->probability($fault->code))) {
+        if ($fault === null || $this->settling->hasSpoken($fault, $this->attempts->probability($fault->code))) {
             return [];
         }
         $look = $this->settling->look($fault);
@@ -163,12 +159,12 @@ final readonly class NextSteps
         // where it may well be none of the suspects, the look has to be cheaper than what it keeps from being done for nothing
         $vain = $this->none * $this->loss->mend[(int) array_search($fault->code, $this->beliefs->network->faults, true)];
         $own = $own !== null && $own->minutes * $this->case->benchMinute < $vain ? $own : null;
-        $glances = ! $this->settling->isBigGuess($fault, $this->probability($fault->code)) ? [] : array_filter(
+        $glances = ! $this->settling->isBigGuess($fault, $this->attempts->probability($fault->code)) ? [] : array_filter(
             $looks,
             fn (Step $s): bool => $s->minutes <= self::GLANCE && $s->savesPerMinute > self::GLANCE_SAVES * $this->case->benchMinute,
         );
 
-        if ($this->none > $this->probability($fault->code) && $this->probability($fault->code) < self::LONG_SHOT) {
+        if ($this->none > $this->attempts->probability($fault->code) && $this->attempts->probability($fault->code) < self::LONG_SHOT) {
             // rather none of them than this one: whatever can still show one is looked at before a second person is asked
             $glances += array_filter($looks, fn (Step $s): bool => $s->savesPerMinute > self::STILL_SHOWS * $this->case->benchMinute);
         }
@@ -187,72 +183,11 @@ final readonly class NextSteps
     {
         return array_values(array_filter(
             $mends,
-            fn (Step $mend): bool => $this->settling->isConfirmed($this->knowledge->faults[$mend->code], $this->probability($mend->code)),
+            fn (Step $mend): bool => $this->settling->isConfirmed(
+                $this->knowledge->faults[$mend->code],
+                $this->attempts->probability($mend->code),
+            ),
         ));
-    }
-
-    private function probability(string $fault): float
-    {
-        return $this->beliefs->now()->faults[(int) array_search($fault, $this->beliefs->network->faults, true)];
-    }
-
-    /**
-     * The leader’s look, with what is worth more per minute and quick before it.
-     *
-     * @param  list<Step>  $pay  best first
-     * @return list<Step>
-     */
-    private function around(?Step $leader, ?Step $sweep, array $pay): array
-    {
-        if ($leader === null) {
-            return $this->withSweep($sweep, $pay);
-        }
-        $steps = $this->withSweep($sweep, $pay);
-        $best = $steps[0] ?? null;
-        $quick = $best !== null && ($best->kind === 'sweep' || ($best->kind === 'check' && 2 * $best->minutes <= $leader->minutes));
-        $before = $quick && $best->savesPerMinute > $leader->savesPerMinute ? [$best] : [];
-
-        return [...$before, $leader, ...$steps];
-    }
-
-    /**
-     * @param  list<Step>  $pay  best first
-     * @return list<Step>
-     */
-    private function withSweep(?Step $sweep, array $pay): array
-    {
-        if ($sweep === null) {
-            return $pay;
-        }
-        $steps = [...$pay, $sweep];
-        usort($steps, self::better(...));
-
-        return $steps;
-    }
-
-    /**
-     * Each step once; a look that stands in a sweep before it is not offered again.
-     *
-     * @param  list<Step>  $steps
-     * @return list<Step>
-     */
-    private static function each(array $steps): array
-    {
-        $seen = $once = [];
-        foreach ($steps as $step) {
-            $key = "{$step->kind} {$step->code}";
-            if (isset($seen[$key])
-                || ($step->kind === 'sweep' && array_filter($step->looks, static fn (Step $l): bool => ! isset($seen["check {$l->code}"])) === [])) {
-                continue;
-            }
-            $seen[$key] = true;
-            foreach ($step->looks as $look) {
-                $seen["check {$look->code}"] = true;
-            }
-            $once[] = $step;
-        }
-
-        return array_slice($once, 0, self::MOST);
     }
 
     /**
@@ -271,107 +206,5 @@ final readonly class NextSteps
 
             return $now - $then > $step->costMinutes * $this->case->benchMinute ? $step->thatPays() : $step;
         }, $looks);
-    }
-
-    private static function better(Step $a, Step $b): int
-    {
-        if (abs($a->savesPerMinute - $b->savesPerMinute) > 1e-9 * max(1.0, abs($a->savesPerMinute))) {
-            return $b->savesPerMinute <=> $a->savesPerMinute;
-        }
-
-        return [$a->minutes, $a->needsPower, $a->code] <=> [$b->minutes, $b->needsPower, $b->code];
-    }
-
-    /**
-     * Changing a part that is on the shelf and seeing whether that was it: a perfect answer at the cost of the mend,
-     * credited when it was right: only the wasted share of it counts.
-     *
-     * @return list<Step>
-     */
-    private function swaps(): array
-    {
-        $swaps = [];
-        foreach ($this->byProbability() as $i => $p) {
-            $fault = $this->fault($i);
-            if ($p < self::WORTH_MENDING || ! $this->onShelf($fault) || ! $this->settling->maySwap($fault, $p)) {
-                continue;
-            }
-            $swaps[] = $this->attempt('swap', $i, $p);
-        }
-
-        return $swaps;
-    }
-
-    /**
-     * A swap or a mend as the answer it gives: perfect, and only the share of it that was for nothing costs.
-     *
-     * @param  'swap'|'mend'  $kind
-     */
-    private function attempt(string $kind, int $i, float $p): Step
-    {
-        $fault = $this->fault($i);
-        $answers = [
-            new Outcome('present', [], $p, $this->beliefs->ifFault($i, true)->faults),
-            new Outcome('absent', [], 1 - $p, $this->beliefs->ifFault($i, false)->faults),
-        ];
-        $wasted = max(0.5, (1 - $p) * $this->loss->mend[$i] / $this->case->benchMinute);
-
-        return new Step(
-            $fault->code,
-            $kind,
-            $fault->mend()->minutes,
-            State::Unplugged->value,
-            false,
-            false,
-            $wasted,
-            $this->looks->saved($this->inQuestion, $answers) / $wasted,
-            $answers,
-        );
-    }
-
-    private function onShelf(Fault $fault): bool
-    {
-        return $fault->mend()->parts !== [] && array_diff($fault->mend()->parts, $this->case->onShelf) === [];
-    }
-
-    /** @return list<Step> in order of probability over cost */
-    private function mends(): array
-    {
-        $mends = [];
-        foreach ($this->byProbability() as $i => $p) {
-            $fault = $this->fault($i);
-            if ($p >= self::WORTH_MENDING && $this->settling->mayMend($fault, $p)) {
-                $mends[] = new Step(
-                    $fault->code,
-                    'mend',
-                    $fault->mend()->minutes,
-                    State::Unplugged->value,
-                    false,
-                    false,
-                    $fault->mend()->minutes,
-                    $p / $this->loss->mend[$i],
-                    [],
-                    because: Because::Likely,
-                    fault: $fault->code,
-                );
-            }
-        }
-        usort($mends, static fn (Step $a, Step $b): int => [$b->savesPerMinute, $a->code] <=> [$a->savesPerMinute, $b->code]);
-
-        return $mends;
-    }
-
-    private function fault(int $i): Fault
-    {
-        return $this->knowledge->faults[$this->beliefs->network->faults[$i]];
-    }
-
-    /** @return array<int, float> the faults in question, likeliest first */
-    private function byProbability(): array
-    {
-        $faults = array_intersect_key($this->beliefs->now()->faults, $this->inQuestion);
-        arsort($faults);
-
-        return $faults;
     }
 }

@@ -61,6 +61,24 @@ final class Session
         return $this->judgement->none();
     }
 
+    /** What may be wrong all together, and how likely each is. */
+    public function sets(): FaultSets
+    {
+        return FaultSets::of($this->beliefs, $this->judgement->inQuestion());
+    }
+
+    /** Minutes of hands that finding out will still take on the average. */
+    public function searchAhead(): float
+    {
+        return SearchAhead::minutes($this->knowledge, $this->case, $this->suspects());
+    }
+
+    /** What mending takes on this machine, and what parts cost this shop. */
+    public function mending(): MendCost
+    {
+        return new MendCost($this->knowledge, $this->case);
+    }
+
     /**
      * Findings likely to be there too, not known yet.
      *

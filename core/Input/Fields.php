@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace OddBench\Input;
 
 use DateTimeImmutable;
-use DateTimeZone;
 
 /**
  * Reads a decoded JSON object strictly: every key must be asked for, every value must have its type and range.
@@ -13,6 +12,8 @@ use DateTimeZone;
  */
 final class Fields
 {
+    use ReadsLists;
+
     /** Lists longer than this are no input of a bench, unless somebody asks for more. */
     private const MOST_ITEMS = 10_000;
 
@@ -88,6 +89,12 @@ final class Fields
         return (int) $value;
     }
 
+    /** @throws InputError as whole(), but a missing value is null */
+    public function wholeOrNull(string $key, int|float $least, int|float $most, string $unit = ''): ?int
+    {
+        return $this->has($key) ? $this->whole($key, $least, $most, $unit) : null;
+    }
+
     /** @throws InputError when it is missing, no text or empty */
     public function text(string $key): string
     {
@@ -106,24 +113,7 @@ final class Fields
      */
     public function moment(string $key): DateTimeImmutable
     {
-        return self::asMoment($this->text($key), $this->name($key));
-    }
-
-    /** @throws InputError at the field, when the text is no moment */
-    public static function asMoment(string $text, string $field): DateTimeImmutable
-    {
-        foreach (['!Y-m-d', '!Y-m-d\TH:i:sp', '!Y-m-d\TH:i:s.vp', '!Y-m-d\TH:ip'] as $format) {
-            $moment = DateTimeImmutable::createFromFormat($format, $text, new DateTimeZone('UTC'));
-            if ($moment !== false && DateTimeImmutable::getLastErrors() === false) {
-                return $moment;
-            }
-        }
-
-        throw InputError::at($field, sprintf(
-            '%s must be a day or a moment such as 2026-11-25 or 2026-11-25T09:30:00+01:00, not “%s”.',
-            $field,
-            mb_strcut(mb_scrub($text), 0, 60),
-        ));
+        return Moment::read($this->text($key), $this->name($key));
     }
 
     /**
@@ -188,62 +178,6 @@ final class Fields
     }
 
     /**
-     * A list of texts; an absent one reads as empty.
-     *
-     * @return list<string>
-     *
-     * @throws InputError when it is no list or holds something else
-     */
-    public function texts(string $key, int $most = self::MOST_ITEMS): array
-    {
-        if (! $this->has($key)) {
-            return [];
-        }
-        $texts = [];
-        foreach ($this->listAt($key, $most) as $i => $item) {
-            if (! is_string($item) || trim($item) === '') {
-                throw InputError::at("{$this->name($key)}.{$i}", "{$this->name($key)}.{$i} must be a text.");
-            }
-            $texts[] = $item;
-        }
-
-        return $texts;
-    }
-
-    /**
-     * A list of anything; an absent one reads as empty.
-     *
-     * @return list<mixed>
-     *
-     * @throws InputError when it is no list
-     */
-    public function items(string $key, int $most = self::MOST_ITEMS): array
-    {
-        return $this->has($key) ? $this->listAt($key, $most) : [];
-    }
-
-    /**
-     * A list of at least one number.
-     *
-     * @return non-empty-list<float>
-     *
-     * @throws InputError when it is missing, empty or holds something else
-     */
-    public function numbers(string $key, int|float $least, int|float $most, string $unit = ''): array
-    {
-        $this->required($key);
-        $numbers = [];
-        foreach ($this->listAt($key) as $i => $item) {
-            $numbers[] = $this->checkedNumber("{$this->name($key)}.{$i}", $item, $least, $most, $unit);
-        }
-        if ($numbers === []) {
-            throw InputError::at($this->name($key), "{$this->name($key)} is empty; give at least one value.");
-        }
-
-        return $numbers;
-    }
-
-    /**
      * An object inside this one, to be read strictly; an absent one reads as empty. Call done() on it too.
      *
      * @throws InputError when it is no object
@@ -251,26 +185,6 @@ final class Fields
     public function object(string $key): self
     {
         return new self($this->map($key), $this->name($key));
-    }
-
-    /**
-     * A list of objects, each to be read strictly; an absent one reads as empty.
-     *
-     * @return list<self>
-     *
-     * @throws InputError when it is no list of objects
-     */
-    public function objects(string $key, int $most = self::MOST_ITEMS): array
-    {
-        $objects = [];
-        foreach ($this->has($key) ? $this->listAt($key, $most) : [] as $i => $item) {
-            if (! is_array($item) || ($item !== [] && array_is_list($item))) {
-                throw InputError::at("{$this->name($key)}.{$i}", "{$this->name($key)}.{$i} must be an object of names and values.");
-            }
-            $objects[] = new self($item, "{$this->name($key)}.{$i}");
-        }
-
-        return $objects;
     }
 
     /**
@@ -286,34 +200,6 @@ final class Fields
             $this->name($key),
             "{$this->name($key)} must be a file that was opened for this.",
         );
-    }
-
-    /**
-     * A list of at least one pair of numbers.
-     *
-     * @return non-empty-list<array{float, float}>
-     *
-     * @throws InputError when it is missing, empty or holds something else
-     */
-    public function pairs(string $key, int|float $least, int|float $most, string $unit = ''): array
-    {
-        $this->required($key);
-        $pairs = [];
-        foreach ($this->listAt($key) as $i => $item) {
-            $name = "{$this->name($key)}.{$i}";
-            if (! is_array($item) || ! array_is_list($item) || count($item) !== 2) {
-                throw InputError::at($name, "{$name} must be two numbers.");
-            }
-            $pairs[] = [
-                $this->checkedNumber("{$name}.0", $item[0], $least, $most, $unit),
-                $this->checkedNumber("{$name}.1", $item[1], $least, $most, $unit),
-            ];
-        }
-        if ($pairs === []) {
-            throw InputError::at($this->name($key), "{$this->name($key)} is empty; give at least one pair.");
-        }
-
-        return $pairs;
     }
 
     /** @throws InputError when it is there and neither true nor false */
@@ -344,23 +230,6 @@ final class Fields
             array_map(strval(...), array_keys($this->values)),
             fn (string $key): bool => ! isset($this->asked[$key]),
         ));
-    }
-
-    /** @return list<mixed> */
-    private function listAt(string $key, int $most = self::MOST_ITEMS): array
-    {
-        $value = $this->values[$key];
-        if (! is_array($value) || ! array_is_list($value)) {
-            throw InputError::at($this->name($key), "{$this->name($key)} must be a list.");
-        }
-        if (count($value) > $most) {
-            throw InputError::at(
-                $this->name($key),
-                sprintf('%s holds %d; up to %d are taken at once.', $this->name($key), count($value), $most),
-            );
-        }
-
-        return $value;
     }
 
     private function required(string $key): mixed

@@ -9,19 +9,6 @@ use OddBench\Input\InputError;
 /** Plays G-code of RepRap-style firmware line by line and keeps what it found; memory does not grow with the file. */
 final class GcodeReader
 {
-    private const COLD_BELOW_C = 170.0;
-
-    private const HOTTEST_C = 500.0;
-
-    private const SLACK_MM = 0.01;
-
-    /** mm/s no machine of this kind moves at. */
-    private const FASTEST = 2000.0;
-
-    private const LONGEST_REST_S = 86_400.0;
-
-    private const LONGEST_PUSH_MM = 200.0;
-
     /** An arc whose end lies so far beside its circle is none, mm. */
     private const BESIDE_MM = 0.5;
 
@@ -61,6 +48,8 @@ final class GcodeReader
 
     public readonly GcodeProblems $problems;
 
+    private readonly GcodeRules $rules;
+
     private readonly GcodeFraming $framing;
 
     private readonly GcodeExtrusion $extrusion;
@@ -69,11 +58,12 @@ final class GcodeReader
      * @param  array{X: float|null, Y: float|null, Z: float|null}  $bed
      * @param  bool  $middle  X and Y count from the middle of the bed, as on a delta
      */
-    public function __construct(private readonly array $bed, private readonly bool $middle, float $acceleration, float $deviation)
+    public function __construct(array $bed, bool $middle, float $acceleration, float $deviation)
     {
         $this->motion = new Motion($acceleration, $deviation);
         $this->trace = new GcodeTrace;
         $this->problems = new GcodeProblems;
+        $this->rules = new GcodeRules($this->problems, $bed, $middle);
         $this->framing = new GcodeFraming;
         $this->extrusion = new GcodeExtrusion;
     }
@@ -164,24 +154,12 @@ final class GcodeReader
                 $to[$axis] = $words[$axis] * $this->unit + ($this->relative ? $this->at[$axis] : $this->shift[$axis]);
             }
         }
-        if (isset($words['F'])) {
-            $this->feed($number, $words['F'] * $this->unit / 60);
+        if (isset($words['F']) && $this->rules->feed($number, $words['F'] * $this->unit / 60)) {
+            $this->feed = $words['F'] * $this->unit / 60;
         }
         $e = isset($words['E']) ? $words['E'] * $this->unit : null;
 
         return [$to, $e === null ? 0.0 : ($this->relativeE ? $e : $e - $this->at['E'])];
-    }
-
-    private function feed(int $number, float $speed): void
-    {
-        if ($speed > 0 && $speed <= self::FASTEST) {
-            $this->feed = $speed;
-
-            return;
-        }
-        $this->problems->add($number, 'feed', $speed > 0
-            ? sprintf('F asks for %s mm/s; no machine moves like that.', Said::figure($speed))
-            : ($speed < 0 ? 'F is negative: no machine moves backwards in time.' : 'F0 asks it to move without moving; the feed before it is kept.'));
     }
 
     /** @param  array{X: float, Y: float, Z: float, E: float}  $to */
@@ -192,68 +170,15 @@ final class GcodeReader
         $dz = $to['Z'] - $this->at['Z'];
         $this->motion->add($dx, $dy, $dz, $de, $this->feed);
         if ($de !== 0.0) {
-            $this->extrude($number, $de);
+            $this->trace->extrude($de);
+            $this->rules->extrusion($number, $de, $this->nozzle);
         }
         if ($dx !== 0.0 || $dy !== 0.0 || $dz !== 0.0) {
-            $lost = array_keys(array_filter(
-                ['X' => $dx, 'Y' => $dy, 'Z' => $dz],
-                fn (float $d, string $axis): bool => $d !== 0.0 && ! isset($this->homed[$axis]),
-                ARRAY_FILTER_USE_BOTH,
-            ));
-            if ($lost !== []) {
-                $this->problems->add(
-                    $number,
-                    'no-home',
-                    sprintf('It moves %s before %s homed.', implode(' and ', $lost), count($lost) === 1 ? 'it was' : 'they were'),
-                );
-            }
-            $this->inside($number, $to);
+            $this->rules->homed($number, ['X' => $dx, 'Y' => $dy, 'Z' => $dz], $this->homed);
+            $this->rules->inside($number, $to);
             $this->trace->move($this->at, $to, $de > 0 && ($dx !== 0.0 || $dy !== 0.0));
         }
         $this->at = ['X' => $to['X'], 'Y' => $to['Y'], 'Z' => $to['Z'], 'E' => $this->at['E'] + $de];
-    }
-
-    private function extrude(int $number, float $de): void
-    {
-        $this->trace->extrude($de);
-        if ($de > 0 && ($this->nozzle ?? 0.0) < self::COLD_BELOW_C) {
-            $this->problems->add(
-                $number,
-                'cold-extrusion',
-                $this->nozzle === null ? 'It extrudes before a temperature was set.' : "It extrudes at {$this->nozzle} °C.",
-            );
-        }
-        if ($de > self::LONGEST_PUSH_MM) {
-            $this->problems->add(
-                $number,
-                'mixed-modes',
-                sprintf('One move extrudes %s mm: absolute and relative extrusion seem to be mixed up.', Said::figure($de)),
-            );
-        }
-    }
-
-    /** @param  array{X: float, Y: float, Z: float, E: float}  $to */
-    private function inside(int $number, array $to): void
-    {
-        foreach ($this->bed as $axis => $size) {
-            if ($size === null) {
-                continue;
-            }
-            $least = $this->middle && $axis !== 'Z' ? -$size / 2 : 0.0;
-            if ($to[$axis] < $least - self::SLACK_MM || $to[$axis] > $least + $size + self::SLACK_MM) {
-                $this->problems->add(
-                    $number,
-                    'outside',
-                    sprintf(
-                        '%s goes to %s mm; the machine has %s to %s.',
-                        $axis,
-                        Said::figure($to[$axis]),
-                        Said::figure($least),
-                        Said::figure($least + $size),
-                    ),
-                );
-            }
-        }
     }
 
     /** @param  array<string, float>  $words */
@@ -288,11 +213,7 @@ final class GcodeReader
     private function rest(int $number, array $words): void
     {
         $seconds = ($words['S'] ?? 0.0) + ($words['P'] ?? 0.0) / 1000;
-        if ($seconds < 0 || $seconds > self::LONGEST_REST_S) {
-            $this->problems->add($number, 'absurd', sprintf('G4 would wait for %s s; it is left out.', Said::figure($seconds)));
-            $seconds = 0.0;
-        }
-        $this->motion->rest($seconds);
+        $this->motion->rest($this->rules->rest($number, $seconds));
     }
 
     /** @param  array<string, float>  $words */
@@ -327,16 +248,7 @@ final class GcodeReader
     private function heat(int $number, string $what, array $words): void
     {
         $value = $words['S'] ?? $words['R'] ?? null;
-        if ($value === null) {
-            return;
-        }
-        if ($value < 0 || $value > self::HOTTEST_C) {
-            $this->problems->add(
-                $number,
-                'absurd',
-                sprintf('%s °C is no temperature of a %s.', Said::figure($value), $what === 'bed' ? 'bed' : 'hot end'),
-            );
-
+        if ($value === null || ! $this->rules->temperature($number, $what, $value)) {
             return;
         }
         if ($what === 'hotend') {

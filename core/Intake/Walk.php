@@ -15,6 +15,7 @@ final readonly class Walk
      * @param  bool  $workNoted  at least one mend is noted
      * @param  list<string>  $missingProofs  names of the proofs still owed
      * @param  list<string>  $notAccounted  what came off and is neither back nor explained
+     * @param  list<string>  $notAgreed  why its owner has not agreed to the mend, in words
      */
     public function __construct(
         public bool $safetyAnswered,
@@ -24,6 +25,7 @@ final readonly class Walk
         public bool $workNoted,
         public array $missingProofs,
         public array $notAccounted = [],
+        public array $notAgreed = [],
     ) {
     }
 
@@ -52,7 +54,10 @@ final readonly class Walk
     {
         return array_keys(array_filter(match ($station) {
             Station::Diagnosis => ['The safety questions are not all answered.' => ! $this->safetyAnswered],
-            Station::Repair => ['No fault is confirmed. Confirm one, or pass Find with its reason.' => $this->confirmed === 0 && ! $this->passedFind],
+            Station::Repair => [
+                'No fault is confirmed. Confirm one, or pass Find with its reason.' => $this->confirmed === 0 && ! $this->passedFind,
+                ...array_fill_keys($this->notAgreed, true),
+            ],
             Station::Proof => [
                 'The machine wears a red tag: nothing is proved under power until it is off.' => $this->redTag,
                 'A confirmed fault has no mend noted.' => $this->confirmed > 0 && ! $this->workNoted,

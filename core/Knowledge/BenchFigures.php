@@ -16,6 +16,7 @@ final readonly class BenchFigures
      * @param  float  $waitingDays  days a part is on its way that nobody bought yet
      * @param  array{float, list<string>}  $usuallyTold  probability that an owner tells a finding that is asked for at the counter
      *   or is of one of these groups
+     * @param  float  $dig  minutes until something is found and mended that is none of the suspects
      * @param  float  $catalogueJobs  how many jobs of its own a shop must have seen to be believed as much as the catalogue
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class BenchFigures
         public float $waitingDay = 0.0,
         public float $waitingDays = 0.0,
         public array $usuallyTold = [0.0, []],
+        public float $dig = 60.0,
     ) {
     }
 

@@ -137,7 +137,18 @@ final readonly class Knowledge
         }, $items));
     }
 
-    /** How a class of part is kept, also when nothing is said of it. */
+    /** The name of a family; its code when it has left the knowledge. */
+    public function familyName(string $code): string
+    {
+        return $this->families[$code]->name ?? $code;
+    }
+
+    /** The name of a fault; its code when it has left the knowledge. */
+    public function faultName(string $code): string
+    {
+        return $this->faults[$code]->name ?? $code;
+    }
+
     /** The name of a position; its code when it has left the knowledge. */
     public function positionName(string $family, string $code): string
     {

@@ -25,8 +25,9 @@ final class KnowledgeReader
     public static function read(array $files): Knowledge
     {
         $reader = new self;
+        $sheets = new SheetReader($files);
         // what owners usually tell is asked of every finding
-        $bench = $reader->bench($files);
+        $bench = $sheets->bench();
         $reader->usuallyTold = $bench->usuallyTold;
         $knowledge = new Knowledge(
             findings: $reader->each($files, 'findings.yaml', $reader->finding(...)),
@@ -35,16 +36,16 @@ final class KnowledgeReader
             proofs: $reader->proofs($files),
             families: $reader->families($files),
             safetyQuestions: $reader->each($files, 'safety.yaml', $reader->safetyQuestion(...)),
-            subsystems: $reader->names($files, 'subsystems.yaml'),
-            partClasses: $reader->names($files, 'parts.yaml'),
-            hazards: $reader->names($files, 'hazards.yaml'),
+            subsystems: $sheets->names('subsystems.yaml'),
+            partClasses: $sheets->names('parts.yaml'),
+            hazards: $sheets->names('hazards.yaml'),
             bench: $bench,
             places: $reader->each(
                 $files,
                 'places.yaml',
                 static fn (Entry $e): Place => new Place($e->text('code'), $e->text('name'), $e->needs(), $e->codes('findings')),
             ),
-            settings: $reader->names($files, 'settings.yaml'),
+            settings: $sheets->names('settings.yaml'),
             instruments: $reader->each($files, 'instruments.yaml', InstrumentSheetReader::read(...)),
             guides: $reader->byArea($files, 'guides', static fn (Entry $entry, string $area): Guide => GuideReader::read($entry, $area)),
             wear: $reader->each(
@@ -82,10 +83,10 @@ final class KnowledgeReader
                     (int) $e->number('keeps_days', 30, 7300),
                 ),
             ),
-            prices: $reader->prices($files),
-            alike: $reader->alike($files),
+            prices: $sheets->prices(),
+            alike: $sheets->alike(),
         );
-        $mistakes = [...$reader->mistakes, ...CrossCheck::of($knowledge)];
+        $mistakes = [...$reader->mistakes, ...$sheets->mistakes(), ...CrossCheck::of($knowledge)];
         if ($mistakes !== []) {
             throw BadKnowledge::because($mistakes);
         }
@@ -246,88 +247,5 @@ final class KnowledgeReader
             $entry->yes('measured'),
             $entry->codes('words'),
         );
-    }
-
-    /** @param  array<string, mixed>  $files */
-    private function bench(array $files): BenchFigures
-    {
-        $entry = Entry::of('bench.yaml', '-', $files['bench.yaml'] ?? null);
-        $figures = new BenchFigures(
-            reach: $this->minutes($entry, 'minutes_to_reach', State::cases()),
-            prove: $this->minutes($entry, 'minutes_to_prove', Stage::cases()),
-            comeback: $entry->number('comeback_minutes', 0, 1000),
-            redTagFrom: $entry->number('red_tag_from', 0.01, 1),
-            catalogueJobs: $entry->number('catalogue_jobs', 1, 10_000),
-            waitingDay: $entry->number('waiting_day_minutes', 0, 500),
-            waitingDays: $entry->number('waiting_days', 0, 100),
-            usuallyTold: [$entry->number('usually_told', 0, 0.99, 0.4), $entry->codes('usually_told_of')],
-        );
-        array_push($this->mistakes, ...$entry->mistakes());
-
-        return $figures;
-    }
-
-    /**
-     * @param  array<string, mixed>  $files
-     * @return array<string, list<string>>
-     */
-    private function alike(array $files): array
-    {
-        $entry = Entry::of('words.yaml', '-', $files['words.yaml'] ?? null);
-        $alike = [];
-        foreach (array_keys(is_array($files['words.yaml'] ?? null) ? $files['words.yaml'] : []) as $name) {
-            $alike[(string) $name] = $entry->codes((string) $name);
-        }
-        array_push($this->mistakes, ...$entry->mistakes());
-
-        return $alike;
-    }
-
-    /**
-     * @param  array<string, mixed>  $files
-     * @return array<string, float>
-     */
-    private function prices(array $files): array
-    {
-        $entry = Entry::of('prices.yaml', '-', $files['prices.yaml'] ?? null);
-        $prices = [];
-        foreach (array_keys(is_array($files['prices.yaml'] ?? null) ? $files['prices.yaml'] : []) as $class) {
-            $prices[(string) $class] = $entry->number((string) $class, 0, 10_000);
-        }
-        array_push($this->mistakes, ...$entry->mistakes());
-
-        return $prices;
-    }
-
-    /**
-     * @param  list<\BackedEnum>  $cases
-     * @return array<string, float>
-     */
-    private function minutes(Entry $page, string $field, array $cases): array
-    {
-        $entry = Entry::of($page->file, $field, $page->map($field));
-        $minutes = [];
-        foreach ($cases as $case) {
-            $minutes[(string) $case->value] = $entry->number((string) $case->value, 0, 240);
-        }
-        array_push($this->mistakes, ...$entry->mistakes());
-
-        return $minutes;
-    }
-
-    /**
-     * @param  array<string, mixed>  $files
-     * @return array<string, string>
-     */
-    private function names(array $files, string $file): array
-    {
-        $entry = Entry::of($file, '-', $files[$file] ?? null);
-        $names = [];
-        foreach (array_keys(is_array($files[$file] ?? null) ? $files[$file] : []) as $code) {
-            $names[(string) $code] = $entry->text((string) $code);
-        }
-        array_push($this->mistakes, ...$entry->mistakes());
-
-        return $names;
     }
 }

@@ -8,6 +8,7 @@ use DateTimeImmutable;
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Input\Moment;
 use OddBench\Units\Quantity;
 
 /**
@@ -58,7 +59,7 @@ final readonly class HoursNow implements Computation
         $askedAt = $fields->moment('asked_at');
         $resets = [];
         foreach ($fields->texts('resets') as $i => $text) {
-            $resets[] = Fields::asMoment($text, "resets.{$i}");
+            $resets[] = Moment::read($text, "resets.{$i}");
         }
         $usual = null;
         if ($fields->has('usual')) {

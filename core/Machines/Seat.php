@@ -75,7 +75,7 @@ final readonly class Seat
                 );
             }
         }
-        $families = array_map(fn (string $code): string => $this->knowledge->families[$code]->name ?? $code, $fit->families);
+        $families = array_map($this->knowledge->familyName(...), $fit->families);
 
         return $families !== [] && ! in_array($this->family->code, $fit->families, true)
             ? 'it fits '.implode(', ', $families)

@@ -80,7 +80,7 @@ final readonly class Teardown implements Computation
             if (isset($out[$size->name])) {
                 throw InputError::at("{$path}.fasteners.{$i}.size", "{$size->name} stands twice in this step; add the counts up.");
             }
-            $missing = $of->has('missing') ? $of->whole('missing', ...Quantity::FastenerCount->bounds()) : 0;
+            $missing = $of->wholeOrNull('missing', ...Quantity::FastenerCount->bounds()) ?? 0;
             $out[$size->name] = new FastenersOut(
                 $size,
                 $of->whole('count', $missing > 0 ? 0 : 1, 200),

@@ -223,6 +223,22 @@ enum Quantity
 
     case WaitingDays;
 
+    case Sum;
+
+    case PieceCost;
+
+    case HandsMinutes;
+
+    case Chance;
+
+    case TaxShare;
+
+    case Markup;
+
+    case WaitingWeeks;
+
+    case IdleDays;
+
     /** @return array{float|int, float|int, string} least, most, unit */
     public function bounds(): array
     {
@@ -333,6 +349,14 @@ enum Quantity
             self::FrameSide => [10, 2500, 'mm'],
             self::PartCost => [0, 1e7, ''],
             self::WaitingDays => [0, 3650, 'days'],
+            self::Sum => [0, 1_000_000_000, ''],
+            self::PieceCost => [0, 100_000_000, ''],
+            self::HandsMinutes => [0, 100_000, 'min'],
+            self::Chance => [0, 1, ''],
+            self::TaxShare => [0, 100, '%'],
+            self::Markup => [0, 1000, '%'],
+            self::WaitingWeeks => [0, 520, 'weeks'],
+            self::IdleDays => [0, 36_500, 'days'],
         };
     }
 }

@@ -27,6 +27,13 @@
         .grade strong { font-size: 1.4rem; }
         .now { border-left: 6px solid #0f5661; background: #fff; padding: 0.7rem 1rem; margin-bottom: 1.4rem; }
         .pdf { display: inline-block; margin-top: 1.6rem; padding: 0.65rem 1.1rem; border: 1px solid #0f5661; background: #fff; color: #0f5661; font-weight: 600; text-decoration: none; }
+        .asked { background: #fff; border: 1px solid #c9c3b4; padding: 0 1rem 1rem; margin-bottom: 1.4rem; }
+        .asked input[name=upTo], .asked input[name=above] {
+            font: inherit; width: 7rem; padding: 0.3rem 0.4rem; text-align: right; border: 1px solid #747c80;
+        }
+        .asked label { display: inline-block; padding: 0.35rem 0; }
+        .asked button { margin: 0; font: inherit; font-weight: 600; cursor: pointer; }
+        .unseen { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); }
         @media (max-width: 30rem) { body { font-size: 16px; } }
     </style>
 </head>
@@ -37,6 +44,9 @@
         <p><strong>It is with us</strong>, since {{ $openJob->opened_at->copy()->setTimezone($zone)->format('j F Y') }}.</p>
         <p>{{ \App\Release\OwnersWords::of($openJob) }}@if ($openJob->promised_for) Promised for {{ $openJob->promised_for->format('j F') }}.@endif</p>
     </div>
+    @foreach ($more as [$part, $with])
+        @include($part, $with)
+    @endforeach
     @endif
     @if ($sheet)
         @if ($openJob) <p><strong>From its last visit:</strong></p> @endif

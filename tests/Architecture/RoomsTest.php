@@ -24,7 +24,7 @@ final class RoomsTest
             'Repair' => ['Safety', 'Stock', 'Diagnosis'],
             'Proof' => ['Safety', 'Stock', 'Repair'],
         ],
-        ['Release' => [], 'Fleet' => [], 'Practice' => [], 'Plan' => []],
+        ['Release' => [], 'Money' => ['Release'], 'Fleet' => [], 'Practice' => [], 'Plan' => []],
         ['Passport' => [], 'JobScreen' => ['Passport'], 'Bench' => [], 'Scan' => [], 'Computation' => [], 'Demo' => []],
     ];
 

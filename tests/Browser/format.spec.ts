@@ -15,7 +15,8 @@ import {
 // how the page says figures; no browser is needed for these
 
 test('a probability is never shown as surer than it is', () => {
-  expect([0.0004, 0.0049, 0.005, 0.126, 0.81, 0.994, 0.9951, 1].map(percent)).toEqual([
+  expect([0, 0.0004, 0.0049, 0.005, 0.126, 0.81, 0.994, 0.9951, 1].map(percent)).toEqual([
+    '0',
     '<1',
     '<1',
     '1',

@@ -67,11 +67,8 @@ const pictures = {
   trials: [`/jobs/${most(trials, (one) => one.trials).job}/trials`],
   sisters: [`/look-lists/${lists[0]?.id}`],
   'instrument-bed': ['/instruments/bed-plane', read],
-  'instrument-belt': ['/instruments/belt-tension', read],
   'instrument-log': ['/instruments/thermal-log', readLog],
   fix: [`/jobs/${tray.id}`],
-  guide: ['/guides/save-from-blob'],
-  papers: ['/families/tern-220/papers'],
   prove: [`/jobs/${proving.id}`],
   'condition-sheet': [await ownersPage(machines)],
   'owners-page': [await ownersPage(served)],
@@ -81,8 +78,8 @@ const pictures = {
   orders: ['/orders'],
   stocktake: ['/stocktake'],
 };
-for (const [name, [address, press]] of Object.entries(pictures)) {
-  if (only.length > 0 && !only.includes(name)) continue;
+const take = async (name, [address, press]) => {
+  if (only.length > 0 && !only.includes(name)) return;
   await page.goto(site + address);
   await page.waitForLoadState('networkidle');
   await page.evaluate(() => document.fonts.ready);
@@ -92,5 +89,17 @@ for (const [name, [address, press]] of Object.entries(pictures)) {
   }
   await page.screenshot({ path: `${folder}${name}.png` });
   console.log(`${name}.png  ${address}`);
-}
+};
+for (const [name, one] of Object.entries(pictures)) await take(name, one);
+
+// what costs and brings is a lead's to see
+await page.goto(site);
+await page.getByRole('button', { name: 'Log out' }).click();
+await page.getByRole('button', { name: 'Ada Morrow' }).click();
+await page.getByRole('navigation', { name: 'Places' }).waitFor();
+const offers = (await api('/money/offers')).offers;
+const year = () => page.getByRole('button', { name: 'This year' }).click();
+await take('estimate', [`/jobs/${finding.id}/money`]);
+await take('bid', [`/buying/${offers.find((offer) => offer.state === 'open')?.id}`]);
+await take('ledger', ['/ledger', year]);
 await browser.close();

@@ -1,30 +1,10 @@
-import { expect, type Page } from '@playwright/test';
-import { enterAs, fitsAcross, hasNoBarriers, station, test } from './shop';
+import { expect } from '@playwright/test';
+import { enterAs, fitsAcross, hasNoBarriers, proveOne, station, test } from './shop';
 
-/** Passes the proof that is open, with a value inside its limits where one is measured. */
-async function proveOne(page: Page): Promise<void> {
-  const before = await page.locator('h2', { hasText: 'The ladder' }).innerText();
-  const value = page.getByRole('textbox', { name: /^Measured/ });
-  if (await value.isVisible()) {
-    const label = (await page.locator('label', { hasText: 'Measured' }).innerText()).match(/[\d.]+/g) ?? [
-      '1',
-    ];
-    const [first = 1, second] = label.map(Number);
-    const least =
-      label.length > 1
-        ? first
-        : /at least/.test(await page.locator('label', { hasText: 'Measured' }).innerText())
-          ? first
-          : 0;
-    await value.fill(String(((second ?? (least > 0 ? least * 2 : first)) + least) / 2).replace('.', ','));
-    await page.getByRole('button', { name: 'Write it down' }).click();
-  } else {
-    await page.getByRole('button', { name: /^Passed: / }).click();
-  }
-  await expect(page.locator('h2', { hasText: 'The ladder' })).not.toHaveText(before);
-}
-
-test('a broken machine comes in, is found out, mended, proved and sent out', async ({ page, browser }) => {
+test('a broken machine comes in, is found out, mended, proved and sent out @today', async ({
+  page,
+  browser,
+}) => {
   await enterAs(page, 'Bo Lindqvist');
   await hasNoBarriers(page, 'bench');
 

@@ -16,7 +16,13 @@ final class ComputeCommandTest extends TestCase
 
         self::assertSame(0, $code);
         self::assertSame(
-            "bed-plane\nbelt-tension\ncomplaint\ncontact-resistance\ndiagnose\nfastener\nfilament\nfirst-layer\nflex-slab\ngcode\nheater\nhours-now\nkit-check\npluck-frequency\nproof-plan\nrelay-tune\nreorder\nrunaway-test\nsquareness\nsteps\nteardown\nthermal-log\nthermistor\ntrials\nwire\n",
+            implode("\n", [
+                'bed-plane', 'belt-tension', 'bid-cap', 'charge', 'claim-value', 'complaint', 'contact-resistance',
+                'cost-split', 'diagnose', 'estimate', 'fastener', 'filament', 'first-layer', 'flex-slab', 'gcode', 'heater',
+                'hours-now', 'kit-check', 'pluck-frequency', 'proof-plan', 'relay-tune', 'reorder', 'repair-value',
+                'runaway-test', 'squareness', 'steps', 'storage-due', 'teardown', 'thermal-log', 'thermistor', 'trials',
+                'wire',
+            ])."\n",
             $out,
         );
     }

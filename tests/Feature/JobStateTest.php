@@ -93,6 +93,7 @@ final class JobStateTest extends BenchTestCase
             'workNoted' => true,
             'missingProofs' => [],
             'notAccounted' => [],
+            'notAgreed' => [],
         ];
         $room = static fn (array $says): SaysOfWalk => new class($says) implements SaysOfWalk
         {
@@ -179,7 +180,15 @@ final class JobStateTest extends BenchTestCase
         yield 'a lead' => [Role::Lead, Ability::cases()];
         yield 'the counter' => [
             Role::Counter,
-            [Ability::BookIn, Ability::Edit, Ability::SendOut, Ability::MoveStock, Ability::SeeOwners, Ability::KeepBooks],
+            [
+                Ability::BookIn,
+                Ability::Edit,
+                Ability::SendOut,
+                Ability::MoveStock,
+                Ability::SeeOwners,
+                Ability::KeepBooks,
+                Ability::SeeMoney,
+            ],
         ];
         yield 'who only looks' => [Role::ReadOnly, []];
     }

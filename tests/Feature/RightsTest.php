@@ -22,6 +22,7 @@ final class RightsTest extends BenchTestCase
         'PUT api/v1/session/password',
         'DELETE api/v1/session',
         'POST api/v1/complaints',
+        'POST api/v1/computations/{name}',
         'POST api/v1/instruments/{name}',
         'POST api/v1/instruments/{name}/sheet',
     ];

@@ -87,6 +87,30 @@ final class ScreensTest extends BenchTestCase
         self::assertLessThan(6, $many['guides'][0]);
     }
 
+    public function test_the_ledger_asks_as_few_questions_of_many_machines_and_claims_as_of_few(): void
+    {
+        $this->actingAs($this->person(Role::Lead));
+        $count = function (): array {
+            $counts = [];
+            foreach (['ledger', 'offers', 'claims', 'not-fetched', 'estimates'] as $of) {
+                $this->getJson("/api/v1/money/{$of}")->assertOk();
+                DB::enableQueryLog();
+                DB::flushQueryLog();
+                $this->getJson("/api/v1/money/{$of}")->assertOk();
+                $counts[$of] = count(DB::getQueryLog());
+                DB::disableQueryLog();
+            }
+
+            return $counts;
+        };
+        $this->fillLedger(2);
+        $few = $count();
+        $this->fillLedger(7);
+
+        self::assertSame($few, $count());
+        self::assertLessThan(40, max($few), json_encode($few) ?: '');
+    }
+
     public function test_lists_page_by_key(): void
     {
         $this->actingAs($this->person());
@@ -198,6 +222,31 @@ final class ScreensTest extends BenchTestCase
             $next['code'],
             array_column((array) $this->getJson("/api/v1/jobs/{$job->id}/diagnosis")->json('next'), 'code'),
         );
+    }
+
+    /** So many machines bought, claimed for, asked about and not fetched. */
+    private function fillLedger(int $many): void
+    {
+        $stage = ['name' => 'Moves', 'cost' => '12', 'passesPct' => 90, 'fallback' => '90', 'end' => 'split'];
+        for ($i = 0; $i < $many; $i++) {
+            $offer = $this->send('POST', '/money/offers', [
+                'family' => 'tern-220', 'seller' => 'Osk Venn', 'says' => 'Turns on', 'findings' => [], 'sells' => '300', 'parts' => '90',
+                'stages' => [$stage],
+            ])->assertOk()->json('id');
+            $this->send('POST', "/money/offers/{$offer}/purchase", ['paid' => '50', 'version' => 1])->assertOk();
+            $machine = $this->machine(heldAs: 'owner');
+            $job = $this->job($machine);
+            $this->send('POST', '/money/claims', [
+                'tag' => $machine->tag, 'job' => $job->id, 'against' => "Seller {$machine->id}", 'againstIs' => 'seller',
+                'claims' => 'money', 'what' => 'Came broken', 'worth' => '45',
+            ])->assertOk();
+            $this->atFind($job);
+            $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['jams-when-warm' => true]])->assertOk();
+            $this->send('POST', "/jobs/{$job->id}/estimates", ['way' => 'phone', 'upToFinding' => PHP_INT_MAX])->assertOk();
+            $ready = $this->job($this->machine(heldAs: 'owner'));
+            $ready->update(['station' => 'release', 'station_since' => now()]);
+            $this->send('POST', "/jobs/{$ready->id}/ready", ['way' => 'phone', 'text' => 'It is ready'])->assertOk();
+        }
     }
 
     private function fill(int $jobs): void

@@ -50,7 +50,14 @@ is_dir($work) || mkdir($work, 0755, true);
 $app = array_filter($files, static fn (string $file): bool => str_starts_with($file, 'app/')) !== [];
 $suite = $app ? 'Feature' : 'Core';
 [$coverage, $log] = ["{$work}/".($app ? 'app' : 'core').'.cov.php', "{$work}/".($app ? 'app' : 'core').'.xml'];
-if ($options['fresh'] !== null || ! is_file($coverage)) {
+// what was measured before the code or its tests changed calls new lines untested
+$newest = 0;
+foreach ($app ? ['core', 'app', 'tests/Core', 'tests/Feature'] : ['core', 'tests/Core'] as $folder) {
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/{$folder}", FilesystemIterator::SKIP_DOTS)) as $file) {
+        $newest = max($newest, (int) filemtime((string) $file));
+    }
+}
+if ($options['fresh'] !== null || ! is_file($coverage) || filemtime($coverage) < $newest) {
     fwrite(STDERR, "Which tests run which lines ({$suite})…\n");
     passthru(implode(' ', array_map(escapeshellarg(...), [
         'php',

@@ -57,6 +57,12 @@ test('a shop opens, three people share a tablet, and the first customer’s prin
   await expect(page.getByText('✓ kept')).toBeVisible();
   await expect(page.getByRole('img', { name: `Code of ${trust}` })).toBeVisible();
   await hasNoBarriers(page, 'shop');
+  const shopPage = page.url();
+  await page.goto('/prices');
+  await page.getByLabel('A minute of hands is charged at').fill('1,20');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('✓ kept')).toBeVisible();
+  await page.goto(shopPage);
   await page.getByRole('button', { name: 'Add somebody' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Bo Lindqvist');
   await page.getByLabel('Login').fill('bo');

@@ -26,7 +26,7 @@ final class Scenes
     private static int $count = 0;
 
     /** @param  \Closure(string, string, array<string, mixed>): TestResponse<\Illuminate\Http\Response>  $send */
-    public function __construct(private readonly RacesTest $shop, private readonly \Closure $send)
+    public function __construct(private readonly Shop $shop, private readonly \Closure $send)
     {
     }
 
@@ -34,6 +34,7 @@ final class Scenes
     public function all(): array
     {
         return [
+            ...(new MoneyScenes($this->send))->all(),
             // Intake
             'POST jobs' => fn () => [
                 'POST',

@@ -12,6 +12,7 @@ use App\Intake\JobState;
 use App\Intake\MoveJob;
 use App\Intake\OnlyAt;
 use App\Intake\Said;
+use App\Intake\WalkQuery;
 use App\Shop\Person;
 use OddBench\Input\InputError;
 use OddBench\Intake\Station;
@@ -25,6 +26,7 @@ final readonly class ConfirmFaults
         private JobRecord $record,
         private DiagnosisQuery $diagnosis,
         private KnowsComebacks $comebacks,
+        private WalkQuery $walk,
     ) {
     }
 
@@ -68,9 +70,15 @@ final readonly class ConfirmFaults
             if ($words === []) {
                 throw Refused::because('faults', 'These faults are confirmed already.');
             }
-            MoveJob::put($job, Station::Repair, null);
+            $notAgreed = $this->walk->of(JobState::of($job))->notAgreed;
+            if ($notAgreed === []) {
+                MoveJob::put($job, Station::Repair, null);
+            }
 
-            return new Said('confirmed', 'Confirmed: '.implode(', ', $words));
+            return new Said(
+                'confirmed',
+                'Confirmed: '.implode(', ', $words).($notAgreed === [] ? '' : ". It stays at Find: {$notAgreed[0]}"),
+            );
         }, at: OnlyAt::the('faults are confirmed', Station::Diagnosis));
     }
 

@@ -14,9 +14,14 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class EraseOwner
 {
+    /** @param  iterable<SaysToOwner>  $rooms */
+    public function __construct(private iterable $rooms)
+    {
+    }
+
     public function erase(Owner $owner): Owner
     {
-        return DB::transaction(static function () use ($owner): Owner {
+        return DB::transaction(function () use ($owner): Owner {
             $owner = Owner::query()->lockForUpdate()->findOrFail($owner->id);
             // whoever was merged into this one was the same person
             foreach (Owner::query()->where('merged_into', $owner->id)->get()->push($owner) as $one) {
@@ -27,6 +32,9 @@ final readonly class EraseOwner
                     'notes' => null,
                     'erased_at' => now(),
                 ]);
+                foreach ($this->rooms as $room) {
+                    $room->forgets($one);
+                }
             }
             foreach (Machine::query()->where('owner_id', $owner->id)->get() as $machine) {
                 $machine->update(['page_key' => Machine::freshKey(), 'notes' => null]);

@@ -14,4 +14,7 @@ interface SaysToOwner
 
     /** @return array<string, mixed> all it keeps of this owner's machines, for an export: name of what => lines */
     public function keeps(Owner $owner): array;
+
+    /** An owner is erased: what was said of and by them goes. Inside a running write. */
+    public function forgets(Owner $owner): void;
 }

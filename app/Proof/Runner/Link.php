@@ -35,7 +35,7 @@ final class Link
 
     private bool $hotKept;
 
-    private float $sampled;
+    private readonly Samples $samples;
 
     private ?float $alarmSince = null;
 
@@ -69,7 +69,7 @@ final class Link
         // time runs on from what was measured before
         $from = is_numeric($said['t'] ?? null) ? 60 * (1 + floor((float) $said['t'] / 60)) : 0.0;
         $this->zero = Clock::s() - $from / $speed;
-        $this->sampled = $from - 1e-9;
+        $this->samples = new Samples($files->path($this->run, 'samples'), $from - 1e-9);
         $this->wire = new Wire("{$order['host']}:{$order['port']}");
         if (($said['ended'] ?? false) === true) {
             // over, but not known to be off
@@ -235,7 +235,7 @@ final class Link
             return true;
         }
         try {
-            $this->sample();
+            $this->samples->append($this->session->run->log);
             $this->write($now);
         } catch (Throwable) {
             // the disk is full: what is in memory is written when it is not
@@ -288,25 +288,6 @@ final class Link
         ]);
         $this->kept = $this->standing();
         $this->keptAt = Clock::s();
-    }
-
-    /** What was measured since the last time, a line each, at the end of its file. */
-    private function sample(): void
-    {
-        $lines = '';
-        $to = $this->sampled;
-        foreach ($this->session->run->log->since($this->sampled) as $s) {
-            if ($s->t > $this->sampled) {
-                $lines .= implode(
-                    ',',
-                    [$s->t, $s->hotend, $s->hotendTarget, $s->bed, $s->bedTarget, $s->hotendPower ?? '', $s->bedPower ?? ''],
-                )."\n";
-                $to = $s->t;
-            }
-        }
-        if ($lines !== '' && @file_put_contents($this->files->path($this->run, 'samples'), $lines, FILE_APPEND) === strlen($lines)) {
-            $this->sampled = $to;
-        }
     }
 
     private function now(): float

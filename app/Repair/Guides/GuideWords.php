@@ -27,7 +27,7 @@ final readonly class GuideWords
         return new GuideView(
             guide: $line,
             state: $guide->state,
-            mends: array_map(fn (string $f): string => $this->knowledge->faults[$f]->name ?? $f, $guide->mends),
+            mends: array_map($this->knowledge->faultName(...), $guide->mends),
             tools: $guide->tools,
             kit: array_map(
                 fn (KitPart $p): KitNeedView => new KitNeedView(

@@ -11,7 +11,15 @@ use Illuminate\Validation\Rule;
 final class TokenRequest extends Form
 {
     /** What a script may be given: nothing that is signed, and nothing of people and settings. */
-    public const MAY = [Ability::BookIn, Ability::Edit, Ability::Work, Ability::MoveStock, Ability::SeeOwners, Ability::KeepBooks];
+    public const MAY = [
+        Ability::BookIn,
+        Ability::Edit,
+        Ability::Work,
+        Ability::MoveStock,
+        Ability::SeeOwners,
+        Ability::KeepBooks,
+        Ability::SeeMoney,
+    ];
 
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -147,7 +147,9 @@ final class MeasureScaleCommand extends Command
             'a part' => "/parts/{$part->number}",
             'a machine' => "/machines/{$job->machine->tag}",
             'a job' => "/jobs/{$job->id}",
-            ...($find === null ? [] : ['Find' => "/jobs/{$find->id}/diagnosis"]),
+            ...($find === null ? [] : ['Find' => "/jobs/{$find->id}/diagnosis", 'its money' => "/jobs/{$find->id}/money"]),
+            'the books of this year' => '/money/ledger?from='.now()->startOfYear()->toDateString(),
+            'buying' => '/money/offers',
             'machines' => '/machines',
         ];
     }

@@ -25,6 +25,7 @@ final readonly class DonorPositionView extends View
         #[OA\Property(description: 'run there')] public ?float $hours,
         #[OA\Property(description: 'number of the spare it became')] public ?string $spare,
         #[OA\Property(type: 'array', items: new OA\Items(ref: OtherPartView::class))] public array $choices,
+        #[OA\Property(description: 'its share of what the machine cost; null where that was not spread')] public ?int $costMinor,
     ) {
     }
 }

@@ -20,7 +20,7 @@ final readonly class DonorsQuery
 {
     private const MOST = 60;
 
-    public function __construct(private Knowledge $knowledge)
+    public function __construct(private Knowledge $knowledge, private KnowsPieceCosts $pieces)
     {
     }
 
@@ -39,6 +39,7 @@ final readonly class DonorsQuery
             ->get()
             ->groupBy('machine_id');
         $tags = RedTag::worn($machines->pluck('id'));
+        $costs = $this->pieces->costs(array_values($machines->map(static fn (Machine $m): int => $m->id)->all()));
         $sitting = Part::query()->findMany(
             $machines->flatMap(static fn (Machine $m) => $m->fittings->pluck('part_id'))->filter()->unique()->values()->all(),
         )
@@ -51,6 +52,7 @@ final readonly class DonorsQuery
             $parts,
             $sitting,
             isset($tags[$m->id]),
+            $costs[$m->id] ?? [],
         ))->all()));
     }
 
@@ -58,6 +60,7 @@ final readonly class DonorsQuery
      * @param  \Illuminate\Support\Collection<int, Movement>|null  $taken
      * @param  Collection<int, Part>  $parts
      * @param  Collection<int, Part>  $sitting  by id
+     * @param  array<string, int>  $costs  by position, of what the machine cost
      */
     private function donor(
         Machine $machine,
@@ -65,6 +68,7 @@ final readonly class DonorsQuery
         Collection $parts,
         Collection $sitting,
         bool $redTag,
+        array $costs,
     ): DonorView {
         $family = $this->knowledge->family($machine->family);
         $run = $machine->hoursRun();
@@ -94,6 +98,7 @@ final readonly class DonorsQuery
                     'new',
                     null,
                 ))->all()),
+                $costs[$position->code] ?? null,
             );
         }
 

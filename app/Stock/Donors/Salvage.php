@@ -26,14 +26,18 @@ use OddBench\Stock\SpareGrade;
 /** Turns what comes out of machines into graded spares that say where they come from. */
 final readonly class Salvage
 {
-    public function __construct(private Knowledge $knowledge, private MoveStock $stock, private AddUsedPart $used)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private MoveStock $stock,
+        private AddUsedPart $used,
+        private KnowsPieceCosts $pieces,
+    ) {
     }
 
     /**
      * @param  string|null  $number  which part it is; nothing when that is known from its position
      * @param  string|null  $note  how it was tested, what is to be known of it
-     * @param  int  $valueMinor  what it is put on the shelf at
+     * @param  int|null  $valueMinor  what it is put on the shelf at; null for its share of what the machine cost
      */
     public function fromDonor(
         Machine $machine,
@@ -41,7 +45,7 @@ final readonly class Salvage
         ?string $number,
         string $grade,
         ?string $note,
-        int $valueMinor,
+        ?int $valueMinor,
         Person $by,
     ): Movement {
         $positions = $this->knowledge->family($machine->family)->positions;
@@ -67,9 +71,9 @@ final readonly class Salvage
                 'grade' => $as->value,
             ]);
 
-            return $this->stock->salvaged(
+            $taken = $this->stock->salvaged(
                 $this->used->add($part, $as),
-                $valueMinor,
+                $valueMinor ?? $this->pieces->costs([$machine->id])[$machine->id][$of->code] ?? 0,
                 $machine,
                 $of->code,
                 self::hours($machine, $fitting),
@@ -77,6 +81,9 @@ final readonly class Salvage
                 null,
                 $by,
             );
+            $this->pieces->taken($machine, $of->code, $taken);
+
+            return $taken;
         });
     }
 

@@ -100,7 +100,7 @@ final readonly class ShelfController
             $request->words('part'),
             $request->string('grade')->toString(),
             $request->words('note'),
-            $request->wholeOrNull('valueMinor') ?? 0,
+            $request->wholeOrNull('valueMinor'),
             Here::person(),
         );
 

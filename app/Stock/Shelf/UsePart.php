@@ -17,13 +17,34 @@ use OddBench\Knowledge\Knowledge;
 /** Takes a part from its bin for a job and, when a position is named, fits it there. */
 final readonly class UsePart
 {
-    public function __construct(private JobRecord $record, private MoveStock $stock, private FitPart $fit, private Knowledge $knowledge)
-    {
+    public function __construct(
+        private JobRecord $record,
+        private MoveStock $stock,
+        private FitPart $fit,
+        private Knowledge $knowledge,
+        private AsksBeforeTaking $before,
+    ) {
     }
 
-    public function use(Job $job, Part $part, int $quantity, ?string $position, Person $by, FitNote $note = new FitNote): Job
-    {
-        return $this->record->write($job, $by, null, function (Job $job) use ($part, $quantity, $position, $by, $note): Said {
+    /**
+     * @param  bool  $askedFor  whoever had to be asked was, or the shop bears it
+     *
+     * @throws Refused when somebody has to be asked first
+     */
+    public function use(
+        Job $job,
+        Part $part,
+        int $quantity,
+        ?string $position,
+        Person $by,
+        FitNote $note = new FitNote,
+        bool $askedFor = false,
+    ): Job {
+        return $this->record->write($job, $by, null, function (Job $job) use ($part, $quantity, $position, $by, $note, $askedFor): Said {
+            $asks = $askedFor ? null : $this->before->asks($job, $part, $quantity);
+            if ($asks !== null) {
+                throw Refused::because('askedFor', $asks);
+            }
             $movement = $this->stock->take($part, $quantity, $job, $position, $by);
             if ($position !== null) {
                 $this->fit->fit($job->machine, $position, $movement, $note);

@@ -18,6 +18,7 @@ final class UsePartRequest extends Form
             'reason' => ['nullable', 'string', 'max:200'],
             'upgrade' => ['sometimes', 'boolean'],
             'allTheSame' => ['sometimes', 'boolean'],
+            'askedFor' => ['sometimes', 'boolean'],
             'oldBecame' => ['nullable', 'string', 'in:scrap,spare,seller,lost'],
             'oldGrade' => ['nullable', 'string', 'in:tested,untested'],
         ];

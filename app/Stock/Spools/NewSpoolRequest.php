@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock\Spools;
 
+use App\Api\Day;
 use App\Api\Form;
 
 final class NewSpoolRequest extends Form
@@ -18,7 +19,7 @@ final class NewSpoolRequest extends Form
             'netG' => ['required', 'numeric', 'min:10', 'max:20000'],
             'emptyG' => ['required', 'numeric', 'min:0', 'max:5000'],
             'pricePerKgMinor' => ['nullable', 'integer', 'min:0', 'max:10000000'],
-            'madeOn' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:today'],
+            'madeOn' => ['bail', 'nullable', new Day, 'before_or_equal:today'],
         ];
     }
 
@@ -27,7 +28,6 @@ final class NewSpoolRequest extends Form
     {
         return [
             'netG.min' => 'How many grams of filament were on it when it was new?',
-            'madeOn.date_format' => 'Write the day as 2026-11-25.',
         ];
     }
 }

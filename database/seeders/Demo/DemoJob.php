@@ -75,19 +75,21 @@ final class DemoJob
         private readonly EditJob $edit,
         private readonly Hands $hands,
         private readonly DemoFix $tray,
+        private readonly DemoMoney $money,
     ) {
     }
 
     /**
      * @param  array<string, Person>  $people
+     * @param  Job|null  $booked  it is booked in already
      * @return Generator<int, Beat>
      */
-    public function play(DemoPlot $plot, Machine $machine, DemoTruth $truth, array $people): Generator
+    public function play(DemoPlot $plot, Machine $machine, DemoTruth $truth, array $people, ?Job $booked = null): Generator
     {
         $this->people = $people;
         $who = $plot->technician;
         yield new Beat('sam', 4);
-        $this->job = $this->bookIn->book(
+        $this->job = $booked?->refresh() ?? $this->bookIn->book(
             $machine,
             new Booking($plot->kind, $this->complaint($plot, $truth), $this->began($truth), $plot->hours, promisedFor: $plot->promisedFor),
             $people['sam'],
@@ -121,6 +123,11 @@ final class DemoJob
             if ($plot->stopAt === 'find') {
                 return;
             }
+            if ($plot->afterConfirm !== null) {
+                yield new Beat($who, 2, 60 * 3);
+                $this->job = ($plot->afterConfirm)($this->job->refresh());
+            }
+            $this->to(Station::Repair, $who);
             yield from $this->fix($plot, $truth, $who);
             if (str_starts_with((string) $plot->stopAt, 'fix')) {
                 return;
@@ -143,10 +150,17 @@ final class DemoJob
         $this->job = $this->send->send(
             $this->job,
             Destination::forMachineHeldAs($machine->refresh()->held_as)[0],
-            new Terms(warrantyDays: 90, warrantyHours: 500),
+            new Terms(priceMinor: $this->price($plot, $machine), warrantyDays: 90, warrantyHours: 500),
             $this->job->version,
             $people['sam'],
         );
+        $this->money->billed($this->job->refresh()->load('machine'), $people['sam']);
+    }
+
+    /** What is bought is asked what was paid and two thirds of it, and sixty for the work. */
+    private function price(DemoPlot $plot, Machine $machine): ?int
+    {
+        return $plot->sellsAt ?? ($machine->price_paid_minor === null ? null : (int) round($machine->price_paid_minor * 5 / 3 + 6000, -2));
     }
 
     private function answerSafety(DemoTruth $truth, string $who): void
@@ -195,6 +209,9 @@ final class DemoJob
             $this->job = $this->confirm->confirm($this->job->refresh(), $truth->faults, $this->job->version, $this->people[$who]);
 
             return;
+        }
+        if ($plot->beforeConfirm !== null) {
+            $this->job = ($plot->beforeConfirm)($this->job->refresh());
         }
         $this->confirmLikeliest($who);
     }

@@ -8,6 +8,7 @@ use App\Intake\BookIn;
 use App\Intake\Booking;
 use App\Intake\Job;
 use App\Machines\Machine;
+use App\Money\Buying\Offer;
 use App\Release\SendOut;
 use App\Release\Terms;
 use App\Shop\Person;
@@ -219,6 +220,7 @@ final class DemoShelf
         $machine = Machine::query()->where('family', $family)
             ->where('held_as', '<>', 'owner')
             ->whereIn('place', ['service', 'sale'])
+            ->whereNotIn('id', Offer::query()->select('machine_id')->whereNotNull('machine_id'))
             ->whereNotIn('id', Job::query()->select('machine_id')->whereNull('finished_at'))
             ->orderByDesc('hours')
             ->first();

@@ -61,6 +61,8 @@ final class DemoShop
         private readonly DemoFix $tray,
         private readonly DemoOrders $orders,
         private readonly DemoShelf $shelf,
+        private readonly DemoMoney $money,
+        private readonly DemoBids $bids,
     ) {
     }
 
@@ -89,12 +91,14 @@ final class DemoShop
         Carbon::setTestNow($this->today->copy()->subDays(self::DAYS)->setTime(7, 0));
         Setting::put('demo', true);
         Setting::put('shop_name', 'The quay repair room');
+        $this->money->terms();
         $this->makePeople();
         $this->fillShelf();
         $this->castMachines();
         $this->plotHistory($clock);
         $this->plotDeliveries($clock);
         $this->plotOpenJobs($clock);
+        $this->plotMoney($clock);
         $clock->play();
         $this->setTheBench();
         DemoDates::move(Carbon::now('UTC'));
@@ -215,6 +219,7 @@ final class DemoShop
     {
         $known = Machine::query()->whereIn('place', ['service', 'owner', 'sale'])
             ->whereNotIn('id', array_keys($this->underway))
+            ->whereNotIn('id', [...$this->money->apart, ...$this->bids->apart])
             ->when($family !== null, fn ($q) => $q->where('family', $family))
             ->orderBy('id')
             ->get();
@@ -272,6 +277,15 @@ final class DemoShop
                 (int) $this->today->copy()->subDays($day)->setTime(10, 30)->timestamp,
                 $this->orders->round($keep, $this->random, $this->people['sam'], false),
             );
+        }
+    }
+
+    private function plotMoney(DemoClock $clock): void
+    {
+        foreach ([$this->money, $this->bids] as $room) {
+            foreach ($room->stories($this->people) as $day => $story) {
+                $clock->add((int) $this->weekday($day)->setTime(9, 35)->timestamp, $story);
+            }
         }
     }
 
@@ -345,6 +359,7 @@ final class DemoShop
         $this->find->play($this->today, $this->people);
         $this->tray->setTheTray($this->today, $this->people);
         $this->shelf->today($this->today, $this->people);
+        $this->money->setTheBench($this->today, $this->people);
         foreach (Job::query()->whereNull('finished_at')->orderBy('id')->get() as $job) {
             $this->hands->off($job);
             if ($job->waits_for === 'itself') {

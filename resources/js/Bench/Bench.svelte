@@ -59,6 +59,23 @@
         ◆ {bench.data.diskLow}
       </p>
     {/if}
+    {#if bench.data?.claimsToMend || bench.data?.lettersDue}
+      <p class="mb-3 flex flex-wrap gap-x-6 text-sm font-semibold">
+        {#if bench.data.claimsToMend}<a
+            class="inline-flex min-h-9 items-center text-out underline max-lg:min-h-11"
+            href={p('/claims')}
+            >▲ {bench.data.claimsToMend === 1
+              ? 'A claim costs more waiting than it is worth'
+              : `${bench.data.claimsToMend} claims cost more waiting than they are worth`}</a
+          >{/if}
+        {#if bench.data.lettersDue}<a
+            class="inline-flex min-h-9 items-center text-waiting underline max-lg:min-h-11"
+            href={p('/not-fetched')}
+            >▢ {bench.data.lettersDue === 1 ? 'A letter is' : `${bench.data.lettersDue} letters are`} due to owners
+            who have not come</a
+          >{/if}
+      </p>
+    {/if}
     {#if bench.data?.backup}
       <p role="status" class="mb-3 border-l-4 border-waiting bg-waiting-wash px-3 py-2 text-waiting">
         ◆ {bench.data.backup}

@@ -16,6 +16,7 @@
   import { smaller } from '@/ui/photograph';
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
+  import SumField from '@/ui/SumField.svelte';
   import Tag from '@/ui/Tag.svelte';
   import { Work } from '@/ui/work.svelte';
   import Accessories from './Accessories.svelte';
@@ -220,13 +221,7 @@
                 {work}
               />
             {:else if form.heldAs === 'resale'}
-              <Field
-                label="Price paid"
-                bind:value={form.pricePaid}
-                numeric
-                unit={me.currency}
-                error={work.error('pricePaidMinor')}
-              />
+              <SumField label="Price paid" bind:value={form.pricePaid} error={work.error('pricePaidMinor')} />
             {/if}
           </div>
         </div>

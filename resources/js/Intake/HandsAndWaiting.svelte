@@ -18,7 +18,7 @@
   const client = useQueryClient();
   const me = here();
   const work = new Work();
-  type Wait = 'itself' | 'part' | 'person' | 'claim';
+  type Wait = 'itself' | 'part' | 'person' | 'claim' | 'owner';
   let open = $state(false);
   let waitsFor = $state<Wait | ''>('part');
   let note = $state('');
@@ -31,6 +31,7 @@
     part: 'Waits on a part',
     person: 'Waits on a person',
     claim: 'Waits on a claim',
+    owner: 'Waits on the owner',
   };
 
   const hands = (on: boolean) =>
@@ -93,6 +94,7 @@
           { code: 'part', name: 'a part' },
           { code: 'person', name: 'a person' },
           { code: 'claim', name: 'a claim' },
+          { code: 'owner', name: 'the owner' },
           { code: 'itself', name: 'nothing: it runs by itself' },
         ]}
       />

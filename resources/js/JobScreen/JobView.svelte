@@ -2,6 +2,7 @@
   import type { Job, Station } from '@/api/types';
   import { laterFind } from '@/Diagnosis';
   import { PassportRail } from '@/Machines';
+  import { MoneyLine } from '@/Money';
   import { laterProve } from '@/Proof';
   import { laterSendOut } from '@/Release';
   import { laterFix } from '@/Repair';
@@ -57,7 +58,10 @@
         />
       </div>
     </header>
-    <HandsAndWaiting {job} />
+    <div class="flex flex-wrap items-center gap-x-5">
+      <div><HandsAndWaiting {job} /></div>
+      <MoneyLine {job} />
+    </div>
     {#if job.redTag}<RedTagPanel {job} tag={job.redTag} />{/if}
   </div>
 

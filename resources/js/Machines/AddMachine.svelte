@@ -75,7 +75,7 @@
       />
     </div>
     <Field label="Notes" bind:value={notes} rows={2} maxlength={2000} error={work.error('notes')} />
-    {#if left}<Problem message={left} />{/if}
+    <Problem message={left} />
     <div><Button kind="main" type="submit" busy={work.busy}>Add it</Button></div>
   </Form>
 </main>

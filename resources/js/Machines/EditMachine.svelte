@@ -143,7 +143,7 @@
         maxlength={2000}
         error={work.error('notes')}
       />
-      {#if left}<Problem message={left} />{/if}
+      <Problem message={left} />
       <div class="flex items-center gap-4">
         <Button kind="main" type="submit" busy={work.busy}>Keep</Button>
         <span class="text-sm text-quiet">each change becomes a line of its timeline</span>

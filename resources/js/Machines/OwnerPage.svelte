@@ -167,7 +167,7 @@
             error={work.error('address')}
           />
           <Field label="Notes" bind:value={notes} rows={3} maxlength={2000} error={work.error('notes')} />
-          {#if left}<Problem message={left} />{/if}
+          <Problem message={left} />
           <div class="flex gap-3">
             <Button kind="main" type="submit" busy={work.busy}>Keep</Button>
             <Button kind="quiet" onclick={() => (editing = false)}>Not now</Button>

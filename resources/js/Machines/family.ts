@@ -1,3 +1,5 @@
+import { number } from '@/ui/format';
+
 /** A family as its file holds it, the way the form edits it: every figure as it is typed. */
 export interface PositionRow {
   code: string;
@@ -29,11 +31,8 @@ const text = (value: unknown): string =>
 const map = (value: unknown): Map =>
   value !== null && typeof value === 'object' && !Array.isArray(value) ? (value as Map) : {};
 const list = (value: unknown): unknown[] => (Array.isArray(value) ? value : []);
-const figure = (typed: string): number | string | undefined => {
-  const words = typed.trim().replace(',', '.');
-  if (words === '') return undefined;
-  return Number.isFinite(Number(words)) ? Number(words) : typed;
-};
+const figure = (typed: string): number | string | undefined =>
+  typed.trim() === '' ? undefined : (number(typed) ?? typed);
 const some = (of: Map): Map | undefined => {
   const said = Object.fromEntries(
     Object.entries(of).filter(([, value]) => value !== undefined && value !== ''),

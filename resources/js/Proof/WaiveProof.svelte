@@ -46,7 +46,7 @@
       error={work.error('because')}
     />
     <Signature signs={lead} error={work.error('pin')} />
-    {#if left}<Problem message={left} />{/if}
+    <Problem message={left} />
     <div class="flex gap-2">
       <Button kind="main" type="submit" busy={work.busy}>Waive it</Button>
       <Button onclick={() => (open = false)}>Not now</Button>

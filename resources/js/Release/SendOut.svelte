@@ -16,6 +16,7 @@
   import { day, number } from '@/ui/format';
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
+  import SumField from '@/ui/SumField.svelte';
   import { Work } from '@/ui/work.svelte';
 
   let { job, rail }: { job: Job; rail: Snippet } = $props();
@@ -135,13 +136,7 @@
                 error={work.error('gradeBecause')}
               />{/if}
             <div class="w-44">
-              <Field
-                label="Asking price"
-                bind:value={price}
-                numeric
-                unit={me.currency}
-                error={work.error('priceMinor')}
-              />
+              <SumField label="Asking price" bind:value={price} error={work.error('priceMinor')} />
             </div>
           {/if}
           {#if way.warrantyDays !== null}

@@ -53,7 +53,8 @@
       .map((p) => ({ code: p.position, name: p.name })),
   );
 
-  const left = $derived(work.leftover('quantity', ...(part ? ['position', 'reason'] : [])));
+  const asks = $derived(work.error('askedFor'));
+  const left = $derived(work.leftover('quantity', 'askedFor', ...(part ? ['position', 'reason'] : [])));
 
   function pick(chosen: Part): void {
     part = chosen;
@@ -68,7 +69,7 @@
     return { oldBecame: became, oldGrade: null };
   }
 
-  async function use(): Promise<void> {
+  async function use(askedFor: boolean): Promise<void> {
     if (!part) return;
     const body = {
       part: part.number,
@@ -77,6 +78,7 @@
       reason: reason.trim() || null,
       upgrade,
       allTheSame,
+      askedFor,
       ...old(),
     };
     const used = await work.do(async () =>
@@ -94,7 +96,7 @@
 </script>
 
 {#if open && part}
-  <Form class="mt-2 grid gap-3 border-l-4 border-wash pl-4" onsend={() => use()}>
+  <Form class="mt-2 grid gap-3 border-l-4 border-wash pl-4" onsend={() => use(false)}>
     <p>
       <strong>{part.name}</strong>
       <span class="text-quiet"
@@ -141,7 +143,11 @@
       <Check bind:checked={upgrade}>an upgrade: not what the maker put there</Check>
     {/if}
     <Check bind:checked={allTheSame}>it does not belong there and goes there all the same, on purpose</Check>
-    {#if left}<Problem message={left} />{/if}
+    {#if asks}
+      <p class="text-waiting">▢ {asks}</p>
+      <div><Button busy={work.busy} onclick={() => use(true)}>Asked, or we bear it: take it</Button></div>
+    {/if}
+    <Problem message={left} />
     <div class="flex gap-2">
       <Button kind="main" type="submit" busy={work.busy}>Take from bin</Button>
       <Button onclick={() => (part = null)}>Another part</Button>

@@ -11,6 +11,7 @@
     ['g b', 'to the bench'],
     ['g m', 'to the machines'],
     ['g s', 'to the shelf'],
+    ['g l', 'to the ledger'],
     ['g u', 'to the guides'],
     ['i', 'to the instruments'],
     ['j k', 'move in a list'],

@@ -77,7 +77,7 @@
         />
       </div>
     </fieldset>
-    {#if left}<Problem message={left} />{/if}
+    <Problem message={left} />
     <div><Button kind="main" type="submit" busy={work.busy}>Open the shop</Button></div>
   </Form>
 </main>

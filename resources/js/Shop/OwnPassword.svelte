@@ -53,7 +53,7 @@
       error={work.error('password')}
     />
     <p class="text-sm text-quiet">Wherever else you are logged in you are logged out.</p>
-    {#if left}<Problem message={left} />{/if}
+    <Problem message={left} />
     <div><Button kind="main" type="submit" busy={work.busy}>Change it</Button></div>
   </Form>
 </Dialog>

@@ -48,7 +48,7 @@
     autocomplete="off"
     error={work.error('pin')}
   />
-  {#if left}<Problem message={left} />{/if}
+  <Problem message={left} />
   <div class="flex items-center gap-3">
     <Button kind="main" type="submit" busy={work.busy}>Set the PIN</Button>
     {#if kept}<span role="status" class="text-sm font-semibold text-well">✓ set</span>{/if}

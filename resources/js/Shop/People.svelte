@@ -4,6 +4,7 @@
   import { here } from '@/api/session.svelte';
   import type { PeoplePage, PersonLine } from '@/api/types';
   import Button from '@/ui/Button.svelte';
+  import Check from '@/ui/Check.svelte';
   import Field from '@/ui/Field.svelte';
   import { clock, day } from '@/ui/format';
   import Form from '@/ui/Form.svelte';
@@ -26,6 +27,7 @@
   let role = $state<PersonLine['role']>('technician');
   let mainsUntil = $state('');
   let mainsBy = $state('');
+  let seesMoney = $state(false);
   const left = $derived(work.leftover('login', 'name', 'role', 'mainsUntil', 'mainsBy'));
 
   function keep(page: PeoplePage): void {
@@ -44,12 +46,13 @@
     role = person?.role ?? 'technician';
     mainsUntil = person?.mainsUntil ?? '';
     mainsBy = person?.mainsBy ?? '';
+    seesMoney = person?.seesMoney ?? false;
   }
   const add = () =>
     work.do(async () => keep(await told(api.POST('/people', { body: { login, name, role } }))));
   const change = (person: number) =>
     work.do(async () => {
-      const body = { name, role, mainsUntil: mainsUntil || null, mainsBy: mainsBy.trim() || null };
+      const body = { name, role, mainsUntil: mainsUntil || null, mainsBy: mainsBy.trim() || null, seesMoney };
       keep(await told(api.PUT('/people/{person}', { params: { path: { person } }, body })));
     });
   const reset = (person: number) =>
@@ -86,7 +89,7 @@
         error={work.error('login')}
       />
       <Press label="Here to" bind:value={role} choices={roles} error={work.error('role')} />
-      {#if left}<Problem message={left} />{/if}
+      <Problem message={left} />
       <div class="flex gap-3">
         <Button kind="main" type="submit" busy={work.busy}>Add</Button>
         <Button kind="quiet" onclick={() => (adding = false)}>Not now</Button>
@@ -149,7 +152,10 @@
                 error={work.error('mainsBy')}
               />
             </div>
-            {#if left}<Problem message={left} />{/if}
+            {#if role === 'technician'}<Check bind:checked={seesMoney}
+                >Sees what things cost and bring; leads and the counter always do</Check
+              >{/if}
+            <Problem message={left} />
             <div class="flex gap-3">
               <Button kind="main" type="submit" busy={work.busy}>Keep</Button>
               <Button kind="quiet" onclick={() => (editing = null)}>Not now</Button>
@@ -162,7 +168,7 @@
               {person.name} is logged out everywhere at once and cannot come in again. What {person.name} did stays
               under this name.
             </p>
-            {#if left}<Problem message={left} />{/if}
+            <Problem message={left} />
             <div class="mt-2 flex gap-3">
               <Button kind="red" busy={work.busy} onclick={() => leave(person.id)}
                 >{person.name} leaves</Button

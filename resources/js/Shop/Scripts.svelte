@@ -25,6 +25,7 @@
     moveStock: 'move stock',
     seeOwners: 'see owners and prices',
     keepBooks: 'prices, stocktakes, tables',
+    seeMoney: 'what things cost and bring, bills, claims, bids',
   };
   let adding = $state(false);
   let name = $state('');
@@ -104,7 +105,7 @@
           {/each}
         </div>
       </fieldset>
-      {#if left}<Problem message={left} />{/if}
+      <Problem message={left} />
       <div class="flex gap-3">
         <Button kind="main" type="submit" busy={work.busy}>Make it</Button>
         <Button kind="quiet" onclick={() => (adding = false)}>Not now</Button>

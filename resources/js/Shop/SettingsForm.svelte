@@ -151,7 +151,7 @@
         ]}
         error={work.error('school')}
       />
-      {#if left}<Problem message={left} />{/if}
+      <Problem message={left} />
       <div class="flex items-center gap-3">
         <Button kind="main" type="submit" busy={work.busy}>Keep</Button>
         {#if kept}<span class="text-sm font-semibold text-well" role="status">✓ kept</span>{/if}

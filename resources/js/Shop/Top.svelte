@@ -35,6 +35,15 @@
       path: '/shelf' as const,
       also: ['/orders', '/donors', '/spools', '/stocktake', '/tables'],
     },
+    ...(me.person.seesMoney
+      ? [
+          {
+            name: 'Ledger',
+            path: '/ledger' as const,
+            also: ['/estimates', '/buying', '/claims', '/not-fetched', '/prices'],
+          },
+        ]
+      : []),
     { name: 'Guides', path: '/guides' as const, also: [] },
   ];
   const open = (place: (typeof places)[number]): boolean =>
@@ -52,6 +61,7 @@
       'g b': () => navigate('/'),
       'g m': () => navigate('/machines'),
       'g s': () => navigate('/shelf'),
+      'g l': () => me.person.seesMoney && navigate('/ledger'),
       'g u': () => navigate('/guides'),
       i: () => navigate('/instruments'),
       'Shift+?': () => (help = true),
@@ -106,7 +116,7 @@
         href={p(place.path)}
         aria-current={open(place) ? 'page' : undefined}
         class={[
-          'relative min-w-20 rounded-t-[3px] border border-b-0 border-line px-4 pt-2.5 pb-2 text-center font-semibold max-sm:min-w-0 max-sm:px-1.5 max-sm:text-sm',
+          'relative min-w-20 rounded-t-[3px] border border-b-0 border-line px-4 pt-2.5 pb-2 text-center font-semibold max-lg:min-w-0 max-lg:px-3 max-sm:px-1.5 max-sm:text-sm',
           open(place) ? 'z-10 -mb-px bg-sheet pb-2.5' : 'bg-drawer text-quiet hover:bg-side',
         ]}
       >
@@ -133,7 +143,7 @@
       Instruments<span class="max-md:hidden">&nbsp;<Key>i</Key></span>
     </a>
     <button
-      class="mb-1 hidden min-h-9 px-2 text-sm text-quiet underline md:block"
+      class="mb-1 hidden min-h-9 px-2 text-sm text-quiet underline lg:block"
       onclick={() => (help = true)}
     >
       Keys <Key>?</Key>
@@ -141,7 +151,7 @@
     {#if me.person.meetsOwners}
       <a
         href={p('/book-in')}
-        class="mb-1.5 ml-2 flex min-h-10 items-center max-sm:hidden rounded-sm bg-action px-4 font-semibold text-white hover:bg-pressed md:ml-0"
+        class="mb-1.5 ml-2 flex min-h-10 items-center whitespace-nowrap max-sm:hidden rounded-sm bg-action px-4 font-semibold text-white hover:bg-pressed md:ml-0"
       >
         Book in <Key light>b</Key>
       </a>

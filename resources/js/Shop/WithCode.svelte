@@ -41,7 +41,7 @@
       autocomplete="new-password"
       error={work.error('password')}
     />
-    {#if left}<Problem message={left} />{/if}
+    <Problem message={left} />
     <div class="flex gap-4">
       <Button kind="main" type="submit" busy={work.busy}>Set it and go in</Button>
       <Button kind="quiet" onclick={back}>Back to the login</Button>

@@ -8,6 +8,7 @@
   import { figure, whole } from '@/ui/figure';
   import { day, money } from '@/ui/format';
   import Problem from '@/ui/Problem.svelte';
+  import SumField from '@/ui/SumField.svelte';
   import { Work } from '@/ui/work.svelte';
 
   /** Where a part can be bought, and where it is. */
@@ -112,13 +113,7 @@
     <Field label="Takes, as it says" bind:value={days} numeric unit="days" error={work.error('leadDays')} />
     <Field label="Its number" bind:value={theirs} mono maxlength={60} error={work.error('number')} />
     <Field label="In a pack" bind:value={pack} numeric error={work.error('pack')} />
-    <Field
-      label="A pack costs"
-      bind:value={cost}
-      numeric
-      unit={me.currency}
-      error={work.error('packCostMinor')}
-    />
+    <SumField label="A pack costs" bind:value={cost} error={work.error('packCostMinor')} />
     {#if work.refusal && work.refusal.errors.length === 0}<Problem message={work.refusal.message} />{/if}
     <div class="flex gap-2">
       <Button kind="main" type="submit" busy={work.busy}>So it is bought</Button>

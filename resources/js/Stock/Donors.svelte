@@ -11,9 +11,10 @@
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { figure } from '@/ui/figure';
-  import { hours } from '@/ui/format';
+  import { hours, money } from '@/ui/format';
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
+  import SumField from '@/ui/SumField.svelte';
   import Tag from '@/ui/Tag.svelte';
   import { Work } from '@/ui/work.svelte';
   import ShelfPlaces from './ShelfPlaces.svelte';
@@ -41,7 +42,7 @@
 
   const take = (donor: Donor, position: DonorPosition) =>
     work.do(async () => {
-      const value = worth.trim() === '' ? 0 : figure('valueMinor', worth);
+      const value = worth.trim() === '' ? null : figure('valueMinor', worth);
       wrote(
         client,
         'stock',
@@ -54,7 +55,7 @@
               part: part.trim() || null,
               grade,
               note: note.trim() || null,
-              valueMinor: Math.round(value * 100),
+              valueMinor: value === null ? null : Math.round(value * 100),
             },
           }),
         ),
@@ -94,7 +95,9 @@
                 <span class={[position.left && 'font-semibold']}>{position.name}</span>
                 <span class="text-sm text-quiet"
                   >{position.partName ?? position.className}{#if position.left && position.hours !== null},
-                    <span class="fig">{hours(position.hours)}</span> h{/if}</span
+                    <span class="fig">{hours(position.hours)}</span> h{/if}{#if position.costMinor !== null},
+                    its share of the price <span class="fig">{money(position.costMinor, me.currency)}</span
+                    >{/if}</span
                 >
               </span>
               {#if !position.left}
@@ -136,12 +139,12 @@
                       ]}
                   error={work.error('grade')}
                 />
-                <Field
+                <SumField
                   label="On the shelf at"
                   bind:value={worth}
-                  numeric
-                  unit={me.currency}
-                  hint="nothing: 0"
+                  hint={position.costMinor === null
+                    ? 'nothing: 0'
+                    : `nothing: its share, ${money(position.costMinor, me.currency)}`}
                   error={work.error('valueMinor')}
                 />
                 <div class="sm:col-span-2">

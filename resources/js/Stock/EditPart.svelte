@@ -151,7 +151,7 @@
       {/each}
     </div>
     <Field label="Notes" bind:value={notes} rows={3} maxlength={2000} />
-    {#if work.error('fits')}<Problem message={work.error('fits') ?? ''} />{/if}
+    <Problem message={work.error('fits')} />
     {#if work.refusal && !work.error('fits') && !work.error('name')}<Problem
         message={work.refusal.message}
       />{/if}

@@ -9,6 +9,7 @@
   import { figure, whole } from '@/ui/figure';
   import { money } from '@/ui/format';
   import Problem from '@/ui/Problem.svelte';
+  import SumField from '@/ui/SumField.svelte';
   import { Work } from '@/ui/work.svelte';
 
   /** A part the shop makes itself: of what, how long, from which file, at what cost; and putting what was made into its bin. */
@@ -120,13 +121,7 @@
       hint="0 when turned or cut"
       error={work.error('grams')}
     />
-    <Field
-      label="A kilogram costs"
-      bind:value={price}
-      numeric
-      unit={me.currency}
-      error={work.error('pricePerKgMinor')}
-    />
+    <SumField label="A kilogram costs" bind:value={price} error={work.error('pricePerKgMinor')} />
     <Field
       label="Runs by itself"
       bind:value={printMinutes}

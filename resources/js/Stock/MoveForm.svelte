@@ -1,19 +1,18 @@
 <script lang="ts">
   import { api, told } from '@/api/client';
   import type { PartPage } from '@/api/types';
-  import { here } from '@/api/session.svelte';
   import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Field from '@/ui/Field.svelte';
   import { figure, whole } from '@/ui/figure';
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
+  import SumField from '@/ui/SumField.svelte';
   import { Work } from '@/ui/work.svelte';
 
   /** Receives, counts, scraps, and moves from bin to bin. */
   let { page, keep }: { page: PartPage; keep: (page: PartPage) => void } = $props();
 
-  const me = here();
   const work = new Work();
   let kind = $state<'received' | 'counted' | 'scrapped' | 'moved'>('received');
   let quantity = $state('');
@@ -69,11 +68,9 @@
   />
   <div class="grid grid-cols-2 gap-3">
     <Field label={words[kind][0]} bind:value={quantity} numeric error={work.error('quantity')} />
-    {#if kind === 'received'}<Field
+    {#if kind === 'received'}<SumField
         label="Cost of one"
         bind:value={cost}
-        numeric
-        unit={me.currency}
         error={work.error('unitCostMinor')}
       />{/if}
     {#if kind === 'moved'}<Field

@@ -1,7 +1,6 @@
 <script lang="ts">
   import { api, told } from '@/api/client';
   import type { Spools } from '@/api/types';
-  import { here } from '@/api/session.svelte';
   import Form from '@/ui/Form.svelte';
   import Button from '@/ui/Button.svelte';
   import Dialog from '@/ui/Dialog.svelte';
@@ -9,6 +8,7 @@
   import { figure } from '@/ui/figure';
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
+  import SumField from '@/ui/SumField.svelte';
   import { Work } from '@/ui/work.svelte';
 
   /** Makes a spool known. */
@@ -18,7 +18,6 @@
     keep,
   }: { open: boolean; materials: string[]; keep: (all: Spools) => void } = $props();
 
-  const me = here();
   const work = new Work();
   let material = $state('');
   let colour = $state('');
@@ -71,13 +70,7 @@
         hint="weigh one, or see its rim"
         error={work.error('emptyG')}
       />
-      <Field
-        label="A kilogram cost"
-        bind:value={price}
-        numeric
-        unit={me.currency}
-        error={work.error('pricePerKgMinor')}
-      />
+      <SumField label="A kilogram cost" bind:value={price} error={work.error('pricePerKgMinor')} />
       <Field
         label="Made on"
         bind:value={madeOn}

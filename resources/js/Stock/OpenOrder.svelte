@@ -7,6 +7,7 @@
   import Field from '@/ui/Field.svelte';
   import { day, money, number } from '@/ui/format';
   import Problem from '@/ui/Problem.svelte';
+  import SumField from '@/ui/SumField.svelte';
   import { Work } from '@/ui/work.svelte';
 
   /** An order on its way: what comes is put in its bin line by line. */
@@ -102,11 +103,9 @@
               <Field label="Pieces" bind:value={quantity} numeric focus error={work.error('quantity')} />
             </div>
             <div class="w-40">
-              <Field
+              <SumField
                 label="A pack cost"
                 bind:value={cost}
-                numeric
-                unit={me.currency}
                 hint="when not {money(line.packCostMinor, me.currency)}"
                 error={work.error('packCostMinor')}
               />

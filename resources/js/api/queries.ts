@@ -133,3 +133,34 @@ export const stockFilesQuery = () => ({
   queryKey: ['stock-files'],
   queryFn: () => told(api.GET('/stock-files')),
 });
+
+export const jobMoneyQuery = (job: number) => ({
+  queryKey: ['job-money', job],
+  queryFn: () => told(api.GET('/jobs/{job}/money', { params: { path: { job } } })),
+  staleTime: 10_000,
+});
+
+export const offersQuery = () => ({
+  queryKey: ['offers'],
+  queryFn: () => told(api.GET('/money/offers')),
+});
+
+export const offerQuery = (offer: number) => ({
+  queryKey: ['offer', offer],
+  queryFn: () => told(api.GET('/money/offers/{offer}', { params: { path: { offer } } })),
+});
+
+export const claimsQuery = () => ({
+  queryKey: ['claims'],
+  queryFn: () => told(api.GET('/money/claims')),
+});
+
+export const notFetchedQuery = () => ({
+  queryKey: ['not-fetched'],
+  queryFn: () => told(api.GET('/money/not-fetched')),
+});
+
+export const estimatesQuery = () => ({
+  queryKey: ['estimates'],
+  queryFn: () => told(api.GET('/money/estimates')),
+});

@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/computations/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["computationCompute"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/counters": {
         parameters: {
             query?: never;
@@ -292,6 +308,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/jobs/{job}/bill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["jobMoneyBill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/jobs/{job}/diagnosis": {
         parameters: {
             query?: never;
@@ -318,6 +350,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["trayExplain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/estimates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["jobMoneySendEstimate"];
+        delete: operations["jobMoneyWithdraw"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/estimates/{estimate}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["jobMoneyAnswer"];
         delete?: never;
         options?: never;
         head?: never;
@@ -580,6 +644,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/jobs/{job}/messages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["jobMoneyNote"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/money": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["jobMoneyShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/jobs/{job}/parts": {
         parameters: {
             query?: never;
@@ -804,6 +900,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/jobs/{job}/ready": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["jobMoneyReady"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/jobs/{job}/red-tag": {
         parameters: {
             query?: never;
@@ -884,6 +996,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/jobs/{job}/reminders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["jobMoneyRemind"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/jobs/{job}/safety-answers": {
         parameters: {
             query?: never;
@@ -910,6 +1038,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["careServiceDone"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/split": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["jobMoneySplit"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1373,6 +1517,230 @@ export interface paths {
         };
         get?: never;
         put: operations["machineWarranty"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/money/claims": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["claimIndex"];
+        put?: never;
+        post: operations["claimStore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/money/claims/{claim}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["claimClose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/money/claims/{claim}/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["claimSay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/money/estimates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["estimateIndex"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/money/ledger": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ledgerShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/money/not-fetched": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pickupIndex"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/money/offers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["offerIndex"];
+        put?: never;
+        post: operations["offerStore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/money/offers/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["offerLook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/money/offers/{offer}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["offerShow"];
+        put: operations["offerUpdate"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/money/offers/{offer}/let-go": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["offerLetGo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/money/offers/{offer}/purchase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["offerBuy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/money/offers/{offer}/stages/{place}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["offerStage"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/money/sales/{tag}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["saleStore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/money/terms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["priceListShow"];
+        put: operations["priceListUpdate"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2244,6 +2612,65 @@ export interface components {
             diskLow: string | null;
             /** @description said when the last backup that was proved is too old */
             backup: string | null;
+            /** @description claims rather mended than waited for; null for whom money is not shown */
+            claimsToMend: number | null;
+            /** @description letters to owners who have not come */
+            lettersDue: number | null;
+        };
+        /** @description A way it may end. */
+        BidEndView: {
+            end: string;
+            /** Format: float */
+            probability: number;
+        };
+        /** @description A staged test: what was reckoned with, and how it went. */
+        BidStageView: {
+            place: number;
+            name: string;
+            costMinor: number;
+            /**
+             * Format: float
+             * @description probability that it passes
+             */
+            passes: number;
+            /** @description what it brings when it stops here */
+            fallbackMinor: number;
+            /** @description what stopping here is called */
+            end: string;
+            /** @description what the machine is worth before it */
+            worthMinor: number;
+            /** @description how that is worked out */
+            because: string;
+            /** @description doing it is better than stopping before it */
+            goOn: boolean;
+            /** @description what it may cost before stopping is better */
+            stopAboveMinor: number;
+            /** @description what could be paid if it were sure to pass */
+            ifSureMinor: number;
+            /** @enum {string|null} */
+            outcome: "passed" | "failed" | "stopped" | null;
+            realMinor: number | null;
+        };
+        /** @description A line of a bill. */
+        BillLineView: {
+            what: string;
+            minor: number;
+        };
+        /** @description A bill that was written. */
+        BillView: {
+            number: number;
+            at: string;
+            by: string;
+            lines: components["schemas"]["BillLineView"][];
+            netMinor: number;
+            /** Format: float */
+            taxPct: number;
+            taxMinor: number;
+            grossMinor: number;
+            /** @description the shop bears it */
+            freeBecause: string | null;
+            /** @description what it cost the shop */
+            ownCostMinor: number;
         };
         /** @description What is counted in a bin. */
         BinSheetView: {
@@ -2256,6 +2683,106 @@ export interface components {
         BinStockView: {
             bin: string;
             onHand: number;
+        };
+        /** @description Minutes of hands of one person at one station. */
+        ChargeHandsView: {
+            station: string;
+            person: string;
+            /** Format: float */
+            minutes: number;
+        };
+        /** @description Parts of one kind, at what they are sold. */
+        ChargePartView: {
+            what: string;
+            priceMinor: number;
+        };
+        /** @description What a job comes to before its bill is written. What it cost the shop is no part of it for whom it is not. */
+        ChargeView: {
+            hands: components["schemas"]["ChargeHandsView"][];
+            learning: components["schemas"]["LearningView"][];
+            /**
+             * Format: float
+             * @description minutes left out
+             */
+            minutesOut: number;
+            minuteMinor: number;
+            handsMinor: number;
+            parts: components["schemas"]["ChargePartView"][];
+            partsMinor: number;
+            freightMinor: number;
+            netMinor: number;
+            /** Format: float */
+            taxPct: number;
+            taxMinor: number;
+            grossMinor: number;
+            /** @description the least that is charged holds */
+            minimumHeld: boolean;
+            /** @description why it is proposed to charge nothing */
+            freeBecause: string | null;
+            /** @description what it cost the shop */
+            ownCostMinor: number;
+        };
+        /** @description A claim, and whether to wait for it. */
+        ClaimView: {
+            id: number;
+            tag: string;
+            familyName: string;
+            job: number | null;
+            against: string;
+            /** @enum {string} */
+            againstIs: "seller" | "maker" | "supplier";
+            /** @enum {string} */
+            claims: "machine" | "part" | "money";
+            what: string;
+            worthMinor: number;
+            effortMinor: number;
+            deadline: string | null;
+            nextOn: string | null;
+            /** @description its next day is over, or its deadline near */
+            due: boolean;
+            video: string | null;
+            proof: string[];
+            said: components["schemas"]["ClaimWordView"][];
+            /** @enum {string} */
+            state: "open" | "won" | "partly" | "lost" | "dropped";
+            gotMinor: number | null;
+            at: string;
+            closedAt: string | null;
+            /**
+             * Format: float
+             * @description probability that it is met
+             */
+            chance: number | null;
+            /** @description what that goes by */
+            chanceBecause: string | null;
+            /** @description what the claim is worth */
+            waitMinor: number | null;
+            /** @description what waiting has cost */
+            waitedMinor: number | null;
+            /**
+             * Format: float
+             * @description days the machine has stood for it
+             */
+            idleDays: number | null;
+            /** Format: float */
+            breaksEvenDays: number | null;
+            /** @description mending is better than waiting */
+            mend: boolean;
+            advice: string;
+        };
+        /** @description What was said of a claim. */
+        ClaimWordView: {
+            /** @enum {string} */
+            saidBy: "we" | "they";
+            text: string;
+            saidOn: string;
+            /** @description who noted it */
+            by: string;
+        };
+        /** @description Claims, those first that are to be acted on. */
+        ClaimsView: {
+            open: components["schemas"]["ClaimView"][];
+            closed: components["schemas"]["ClaimView"][];
         };
         /** @description Earlier readings of a machine, newest first, and the spread over its sisters. */
         ComparedView: {
@@ -2275,6 +2802,10 @@ export interface components {
         ComplaintView: {
             findings: components["schemas"]["HeardView"][];
             danger: components["schemas"]["DangerRaisedView"][];
+        };
+        /** @description What a computation worked out, under the names `compute` gives it. */
+        ComputedView: {
+            [key: string]: unknown;
         };
         /** @description A fault that was confirmed, and what overturned it when it was wrong. */
         ConfirmedView: {
@@ -2413,6 +2944,8 @@ export interface components {
             /** @description number of the spare it became */
             spare: string | null;
             choices: components["schemas"]["OtherPartView"][];
+            /** @description its share of what the machine cost; null where that was not spread */
+            costMinor: number | null;
         };
         /** @description A machine that is written off, and what it still has. */
         DonorView: {
@@ -2447,6 +2980,69 @@ export interface components {
             to: string | null;
             /** Format: float */
             effect: number;
+        };
+        /** @description One way a job may turn out. */
+        EstimateLineView: {
+            what: string;
+            /** Format: float */
+            probability: number;
+            /** @description of hands, finding out included */
+            minutes: number;
+            partsMinor: number;
+            /** @description with tax */
+            sumMinor: number;
+        };
+        /** @description An estimate that was sent, in a list. */
+        EstimateRow: {
+            job: number;
+            tag: string;
+            familyName: string;
+            owner: string | null;
+            number: number;
+            expectedMinor: number;
+            ceilingMinor: number;
+            at: string;
+            answer: components["schemas"]["OwnerAnswerView"] | null;
+            /** @description something was found since */
+            moved: boolean;
+            finished: boolean;
+        };
+        /** @description What a job will come to, as far as it can be known. */
+        EstimateView: {
+            expectedMinor: number;
+            /** @description not exceeded in so many of ten */
+            ceilingMinor: number;
+            leastMinor: number;
+            mostMinor: number;
+            /** @description of ten such jobs */
+            inTen: number;
+            lines: components["schemas"]["EstimateLineView"][];
+            /** @description further ways, not told one by one */
+            others: number;
+            /**
+             * Format: float
+             * @description how likely they are together
+             */
+            othersProbability: number;
+            /** @description of hands to find out, gone and still to come */
+            findMinutes: number;
+            minuteMinor: number;
+            /** Format: float */
+            taxPct: number;
+            minimumMinor: number;
+            /** @description what is certain to be done */
+            certain: string[];
+            /** @description what it may be */
+            open: string[];
+            /** @description the last finding it knows of */
+            upToFinding: number;
+            because: string;
+        };
+        /** @description Estimates that stand, those that wait for an answer first, longest first. */
+        EstimatesView: {
+            estimates: components["schemas"]["EstimateRow"][];
+            /** @description wait for an answer */
+            waiting: number;
         };
         /** @description What one finding does to a fault’s odds. */
         EvidenceView: {
@@ -2759,6 +3355,36 @@ export interface components {
         } & {
             [key: string]: unknown;
         };
+        /** @description What a job costs, brings and is charged at, and what its owner was told. */
+        JobMoneyView: {
+            job: number;
+            /** @enum {string} */
+            heldAs: "owner" | "farm" | "resale";
+            owner: string | null;
+            estimate: components["schemas"]["EstimateView"] | null;
+            /** @description the estimate as a letter, to copy */
+            letter: string | null;
+            sent: components["schemas"]["SentEstimateView"][];
+            /** @description why it is not mended yet */
+            against: string | null;
+            /** @description left of what its owner allowed */
+            leftMinor: number | null;
+            worth: components["schemas"]["WorthView"];
+            charge: components["schemas"]["ChargeView"];
+            bill: components["schemas"]["BillView"] | null;
+            messages: components["schemas"]["MessageView"][];
+            /** @description of the job, for a claim */
+            photographs: components["schemas"]["PhotographView"][];
+            pickup: components["schemas"]["PickupView"] | null;
+            /** @description the sheet it was bought by */
+            offer: number | null;
+            /** @description it is for sale */
+            maySell: boolean;
+            /** @description it is ready and its owner may be told */
+            mayTellReady: boolean;
+            /** @description the address of its owner’s page, after the shop’s own */
+            page: string;
+        };
         /** @description A job with everything its screen shows, the ranking of faults apart. */
         JobView: {
             id: number;
@@ -2874,6 +3500,70 @@ export interface components {
             labels: components["schemas"]["LabelView"][];
             /** @description of these in all */
             all: number;
+        };
+        /** @description What a first time took longer than a practised one. */
+        LearningView: {
+            person: string;
+            guide: string;
+            /** Format: float */
+            minutes: number;
+        };
+        /** @description A family, or a fault, in money. */
+        LedgerLine: {
+            code: string;
+            name: string;
+            jobs: number;
+            /** Format: float */
+            handsMinutes: number;
+            /** @description hands at what they cost the shop */
+            handsMinor: number;
+            /** @description at cost */
+            partsMinor: number;
+            /** @description net, by bills */
+            chargedMinor: number;
+            /** @description what the shop bore: comebacks, own mistakes */
+            warrantyMinor: number;
+            /** @description charged less hands and parts of owners’ machines */
+            leftMinor: number;
+        };
+        /** @description What a span cost and brought. */
+        LedgerView: {
+            from: string;
+            to: string;
+            /** Format: float */
+            handsMinutes: number;
+            handsMinor: number;
+            partsMinor: number;
+            /** @description net, by bills */
+            chargedMinor: number;
+            taxMinor: number;
+            /** @description what the shop bore: comebacks, own mistakes */
+            warrantyMinor: number;
+            boughtMinor: number;
+            soldMinor: number;
+            /** @description at the end of the span */
+            stockMinor: number;
+            bills: number;
+            families: components["schemas"]["LedgerLine"][];
+            faults: components["schemas"]["LedgerLine"][];
+            resale: components["schemas"]["ResaleLine"][];
+        };
+        /** @description A letter to an owner who has not come. */
+        LetterView: {
+            afterDays: number;
+            /** @description when it went */
+            at: string | null;
+            /** @description to copy */
+            text: string;
+        };
+        /** @description A fault the seller’s words make likely. */
+        LikelyFaultView: {
+            code: string;
+            name: string;
+            /** Format: float */
+            probability: number;
+            /** @description what mending it costs the shop */
+            mendMinor: number;
         };
         /** @description What was believed of one fault after each move. */
         LineView: {
@@ -2994,6 +3684,15 @@ export interface components {
             by: string;
             at: string;
         };
+        /** @description What an owner was told or answered. */
+        MessageView: {
+            /** @enum {string} */
+            kind: "told" | "answered" | "estimate" | "ready" | "reminder";
+            way: string;
+            text: string;
+            by: string | null;
+            at: string;
+        };
         /** @description A finding made or withdrawn, as a step on the time axis of the belief chart. */
         MoveView: {
             /** @description null before anything was known */
@@ -3036,6 +3735,104 @@ export interface components {
             code: string;
             name: string;
         };
+        /** @description Machines that are ready and not fetched, longest first. */
+        NotFetchedView: {
+            machines: components["schemas"]["PickupView"][];
+            /** @description ready, and its owner was not told yet */
+            untold: components["schemas"]["UntoldView"][];
+            law: string;
+        };
+        /** @description A machine on offer, bought or let go, in a list. */
+        OfferLine: {
+            id: number;
+            familyName: string;
+            seller: string;
+            says: string;
+            /** @enum {string} */
+            state: "open" | "bought" | "let-go";
+            askedMinor: number | null;
+            /** @description the most to pay */
+            mostMinor: number;
+            boughtMinor: number | null;
+            tag: string | null;
+            /** @description what it says now, in words */
+            stands: string;
+            /** @description to be stopped */
+            stopNow: boolean;
+            at: string;
+        };
+        /** @description What a seller’s words make likely, and the tests and figures to begin a sheet with. */
+        OfferLookView: {
+            likely: components["schemas"]["LikelyFaultView"][];
+            stages: components["schemas"]["BidStageView"][];
+            /** @description worth in parts */
+            partsMinor: number;
+            /** @description how sure that is */
+            partsSure: string;
+            /** @description the middle of what this family sold for here */
+            sellsMinor: number | null;
+            sellingMinor: number;
+            marginMinor: number;
+            /** @description it has a feeder that may be missing */
+            feeder: boolean;
+            mostMinor: number;
+        };
+        /** @description The sheet of a machine on offer, what to pay for it at most, and how it went. */
+        OfferPageView: {
+            id: number;
+            version: number;
+            family: string;
+            familyName: string;
+            seller: string;
+            says: string;
+            findings: string[];
+            missing: string | null;
+            askedMinor: number | null;
+            freightMinor: number;
+            /** @description what is missing costs */
+            missingMinor: number;
+            sellingMinor: number;
+            sellsMinor: number;
+            /** @description mended, without its feeder */
+            singleMinor: number | null;
+            partsMinor: number;
+            marginMinor: number;
+            /** @enum {string} */
+            state: "open" | "bought" | "let-go";
+            mostMinor: number;
+            /** @description as it stands, before costs and margin */
+            worthMinor: number;
+            /** @description on the average, at what is asked */
+            earnsAskedMinor: number | null;
+            /**
+             * Format: float
+             * @description probability that it earns anything at what is asked
+             */
+            winsAsked: number | null;
+            /**
+             * Format: float
+             * @description probability that it earns anything at the most to pay
+             */
+            winsMost: number;
+            stages: components["schemas"]["BidStageView"][];
+            ends: components["schemas"]["BidEndView"][];
+            likely: components["schemas"]["LikelyFaultView"][];
+            boughtMinor: number | null;
+            tag: string | null;
+            /** @description its open job */
+            job: number | null;
+            letGoBecause: string | null;
+            /** @description what is still needed for the next test or, on the bench, by its job */
+            neededMinor: number | null;
+            /** @description stopping is better than going on */
+            stopNow: boolean;
+            stands: string;
+            sold: components["schemas"]["SoldView"];
+            /** @description it is for sale */
+            maySell: boolean;
+            by: string;
+            at: string;
+        };
         /** @description Where a part can be bought. */
         OfferView: {
             supplier: string;
@@ -3051,6 +3848,10 @@ export interface components {
             preferred: boolean;
             /** Format: float */
             leadDays: number;
+        };
+        /** @description Machines on offer. */
+        OffersView: {
+            offers: components["schemas"]["OfferLine"][];
         };
         OrderLineView: {
             id: number;
@@ -3094,6 +3895,20 @@ export interface components {
             onHand: number;
             grade: string;
             note: string | null;
+        };
+        /** @description What an owner answered. */
+        OwnerAnswerView: {
+            /** @enum {string} */
+            answer: "go-ahead" | "ask-above" | "do-not-mend";
+            words: string;
+            upToMinor: number | null;
+            saidBy: string;
+            way: string;
+            /** @description it came when the work was done */
+            late: boolean;
+            /** @description who took it down; nobody when its owner wrote it */
+            by: string | null;
+            at: string;
         };
         OwnerLine: {
             id: number;
@@ -3297,6 +4112,8 @@ export interface components {
             mainsUntil: string | null;
             /** @description by whose word */
             mainsBy: string | null;
+            /** @description what things cost and bring is shown, though the role does not say so */
+            seesMoney: boolean;
             leftAt: string | null;
         };
         PersonView: {
@@ -3309,6 +4126,8 @@ export interface components {
             isLead: boolean;
             /** @description sets prices, posts stocktakes, applies tables */
             keepsBooks: boolean;
+            /** @description what things cost and bring is shown */
+            seesMoney: boolean;
             hasPin: boolean;
         };
         PhotographView: {
@@ -3317,11 +4136,88 @@ export interface components {
             width: number;
             height: number;
         };
+        /** @description A machine that is ready and not fetched. */
+        PickupView: {
+            job: number;
+            tag: string;
+            familyName: string;
+            owner: string | null;
+            ownerContact: string | null;
+            readyOn: string;
+            /** @description days it stands */
+            stood: number;
+            freeDays: number;
+            perDayMinor: number;
+            storageMinor: number;
+            /** @description by its bill; null before one is written */
+            chargedMinor: number | null;
+            sumMinor: number;
+            letters: components["schemas"]["LetterView"][];
+            /** @description the letter that is due now */
+            letterDue: number | null;
+            because: string;
+            law: string;
+        };
+        /** @description What one part of a machine is worth on the shelf. */
+        PieceWorthView: {
+            position: string;
+            name: string;
+            /** @description a new one */
+            priceMinor: number;
+            /** Format: float */
+            runH: number | null;
+            /**
+             * Format: float
+             * @description share of a new one that is left
+             */
+            left: number;
+            askedLastYear: number;
+            askedTwoYears: number;
+            onShelf: number;
+            /**
+             * Format: float
+             * @description probability that one more is asked for within a year
+             */
+            asked: number;
+            /** @description after taking it out */
+            worthMinor: number;
+        };
         /** @description A place on the drawn machine and the findings that can be seen there. */
         PlaceView: {
             code: string;
             name: string;
             findings: string[];
+        };
+        /** @description What the shop asks for its work, and how it reckons. */
+        PriceListView: {
+            /** @description what an owner is charged for a minute of hands */
+            minuteMinor: number;
+            /**
+             * Format: float
+             * @description on parts
+             */
+            markupPct: number;
+            /**
+             * Format: float
+             * @description on the whole
+             */
+            taxPct: number;
+            /** @description least net of a job that is charged */
+            minimumMinor: number;
+            /** @description that a machine which is ready stands for nothing */
+            freeDays: number;
+            /** @description a day after them */
+            storageDayMinor: number;
+            /** @description to be earned on a machine that is bought */
+            marginMinor: number;
+            /** @description what selling one costs */
+            sellingMinor: number;
+            /** @description what a day costs that a machine stands */
+            idleDayMinor: number;
+            /** @description of a lot, what is sold pays first */
+            residual: boolean;
+            /** @description the shop fits parts that were claimed itself */
+            partsClaims: boolean;
         };
         /** @description A part promised to a job. */
         PromisedView: {
@@ -3454,6 +4350,23 @@ export interface components {
             testSignedBy: string | null;
             testResult: string | null;
         };
+        /** @description A machine for resale from bid to sale. */
+        ResaleLine: {
+            offer: number;
+            tag: string | null;
+            familyName: string;
+            bidAt: string;
+            decidedAt: string | null;
+            soldAt: string | null;
+            boughtMinor: number | null;
+            /** @description freight, missing things, selling, parts used */
+            spentMinor: number;
+            soldMinor: number | null;
+            madeMinor: number | null;
+            perHourMinor: number | null;
+            stands: string;
+            stopNow: boolean;
+        };
         ResultLineView: {
             label: string;
             value: string;
@@ -3520,6 +4433,11 @@ export interface components {
             /** @description nobody knows it without measuring */
             measured: boolean;
         };
+        /** @description What a machine was sold for. */
+        SaleView: {
+            priceMinor: number;
+            at: string;
+        };
         /** @description Something the scan field found. */
         ScanHit: {
             /** @enum {string} */
@@ -3551,6 +4469,22 @@ export interface components {
             events: components["schemas"]["SecurityLine"][];
             /** @description the id to ask for what is older; null when there is none */
             before: number | null;
+        };
+        /** @description An estimate that went to its owner, frozen as it was. */
+        SentEstimateView: {
+            id: number;
+            number: number;
+            expectedMinor: number;
+            ceilingMinor: number;
+            inTen: number;
+            way: string;
+            by: string;
+            at: string;
+            /** @description it stands */
+            stands: boolean;
+            /** @description to copy */
+            text: string;
+            answer: components["schemas"]["OwnerAnswerView"] | null;
         };
         /** @description Work that comes round on a machine. */
         ServiceDueView: {
@@ -3672,6 +4606,19 @@ export interface components {
             next: string | null;
             /** @description nothing is called so; these are called nearly so */
             guessed: boolean;
+        };
+        /** @description What a bought machine made. */
+        SoldView: {
+            priceMinor: number | null;
+            /** @description parts used in it, at cost */
+            partsMinor: number;
+            /** Format: float */
+            handsMinutes: number;
+            /** @description price less what was paid, freight, what was missing, selling and parts */
+            madeMinor: number | null;
+            /** @description the same for an hour of hands */
+            perHourMinor: number | null;
+            soldAt: string | null;
         };
         /** @description What happened to a spool. */
         SpoolEventView: {
@@ -4040,6 +4987,14 @@ export interface components {
             /** @description the conclusion that stands as a finding: true, false, or not drawn */
             concluded: boolean | null;
         };
+        /** @description A machine that is ready, its owner not told yet. */
+        UntoldView: {
+            job: number;
+            tag: string;
+            familyName: string;
+            owner: string | null;
+            since: string;
+        };
         /** @description A count that is not what the shelf said. */
         VarianceView: {
             part: string;
@@ -4085,6 +5040,36 @@ export interface components {
             /** Format: float */
             minutes: number;
             parts: string[];
+        };
+        /** @description Whether a machine is worth mending, and what each way brings. */
+        WorthView: {
+            /** @description what it brings mended */
+            sellsMinor: number | null;
+            /** @description where that comes from */
+            sellsFrom: string | null;
+            asIsMinor: number | null;
+            /** @description expected cost still to come */
+            furtherMinor: number | null;
+            /** @description it counts at what an owner is charged, not at what it costs the shop */
+            furtherIsCharged: boolean;
+            donorMinor: number;
+            /** @description how sure that is */
+            donorSure: string;
+            kinds: number;
+            pieces: components["schemas"]["PieceWorthView"][];
+            /**
+             * Format: float
+             * @description that a mend holds
+             */
+            chance: number;
+            /** @description what mending brings */
+            mendMinor: number | null;
+            /** @enum {string|null} */
+            best: "mend" | "split" | "as_is" | null;
+            bestWords: string | null;
+            /** @description further cost at which another way is as good */
+            flipsAtMinor: number | null;
+            because: string;
         };
         /** @description RFC 9457 */
         Problem: {
@@ -4158,6 +5143,44 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ComplaintView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    computationCompute: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+                "application/json": {
+                    [key: string]: unknown;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComputedView"];
                 };
             };
             /** @description Refused */
@@ -4748,6 +5771,7 @@ export interface operations {
                     cameAlong?: string | null;
                     /** @enum {string} */
                     began: "crept-in" | "came-suddenly" | "worked-on-before" | "shipped-loose" | "not-known";
+                    /** Format: date */
                     promisedFor?: string | null;
                     accessories?: {
                         code?: string | null;
@@ -4831,9 +5855,10 @@ export interface operations {
                     complaint?: string;
                     screenSaid?: string | null;
                     cameAlong?: string | null;
+                    /** Format: date */
                     promisedFor?: string | null;
                     /** @enum {string|null} */
-                    waitsFor?: "itself" | "part" | "person" | "claim" | null;
+                    waitsFor?: "itself" | "part" | "person" | "claim" | "owner" | null;
                     waitsNote?: string | null;
                     waitsMinutes?: number | null;
                 };
@@ -4904,6 +5929,46 @@ export interface operations {
             };
         };
     };
+    jobMoneyBill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    minutesOut: number;
+                    freight?: string | null;
+                    freeBecause?: string | null;
+                    overAgreed?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobMoneyView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     diagnosisShow: {
         parameters: {
             query?: {
@@ -4961,6 +6026,125 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    jobMoneySendEstimate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    way: "phone" | "letter" | "email" | "page" | "counter";
+                    upToFinding: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobMoneyView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    jobMoneyWithdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    because: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobMoneyView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    jobMoneyAnswer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+                estimate: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    answer: "go-ahead" | "ask-above" | "do-not-mend";
+                    upTo?: string | null;
+                    saidBy: string;
+                    /** @enum {string} */
+                    way: "phone" | "letter" | "email" | "page" | "counter";
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobMoneyView"];
                 };
             };
             /** @description Refused */
@@ -5639,6 +6823,81 @@ export interface operations {
             };
         };
     };
+    jobMoneyNote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    kind: "told" | "answered";
+                    /** @enum {string} */
+                    way: "phone" | "letter" | "email" | "page" | "counter";
+                    text: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobMoneyView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    jobMoneyShow: {
+        parameters: {
+            query?: {
+                sellsAt?: string | null;
+                asIs?: string | null;
+            };
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobMoneyView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     repairUsePart: {
         parameters: {
             query?: never;
@@ -5657,6 +6916,7 @@ export interface operations {
                     reason?: string | null;
                     upgrade?: boolean;
                     allTheSame?: boolean;
+                    askedFor?: boolean;
                     /** @enum {string|null} */
                     oldBecame?: "scrap" | "spare" | "seller" | "lost" | null;
                     /** @enum {string|null} */
@@ -6191,6 +7451,47 @@ export interface operations {
             };
         };
     };
+    jobMoneyReady: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    way: "phone" | "letter" | "email" | "page" | "counter";
+                    text: string;
+                    freeDays?: number | null;
+                    perDay?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobMoneyView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     safetyPutOn: {
         parameters: {
             query?: never;
@@ -6396,6 +7697,46 @@ export interface operations {
             };
         };
     };
+    jobMoneyRemind: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    afterDays: number;
+                    /** @enum {string} */
+                    way: "phone" | "letter" | "email" | "page" | "counter";
+                    text: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobMoneyView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     safetyAnswer: {
         parameters: {
             query?: never;
@@ -6459,6 +7800,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    jobMoneySplit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    note?: string | null;
+                    sold?: {
+                        name: string;
+                        sum: string;
+                    }[];
+                    version: number;
+                    signer?: number | null;
+                    pin?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobMoneyView"];
                 };
             };
             /** @description Refused */
@@ -7644,6 +9029,7 @@ export interface operations {
                 "application/json": {
                     /** @enum {string|null} */
                     by?: "maker" | "seller" | null;
+                    /** Format: date */
                     until?: string | null;
                     note?: string | null;
                 };
@@ -7657,6 +9043,702 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PassportView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    claimIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClaimsView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    claimStore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    tag: string;
+                    job?: number | null;
+                    against: string;
+                    /** @enum {string} */
+                    againstIs: "seller" | "maker" | "supplier";
+                    /** @enum {string} */
+                    claims: "machine" | "part" | "money";
+                    what: string;
+                    worth: string;
+                    effort?: string | null;
+                    /** Format: date */
+                    deadline?: string | null;
+                    /** Format: date */
+                    nextOn?: string | null;
+                    video?: string | null;
+                    photographs?: number[];
+                    findings?: number[];
+                    waits?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClaimsView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    claimClose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                claim: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    state: "won" | "partly" | "lost" | "dropped";
+                    got?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClaimsView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    claimSay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                claim: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    saidBy: "we" | "they";
+                    text: string;
+                    /** Format: date */
+                    saidOn?: string | null;
+                    /** Format: date */
+                    nextOn?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClaimsView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    estimateIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EstimatesView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ledgerShow: {
+        parameters: {
+            query?: {
+                from?: string | null;
+                to?: string | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LedgerView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pickupIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NotFetchedView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    offerIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OffersView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    offerStore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    family: string;
+                    seller: string;
+                    says: string;
+                    findings?: string[];
+                    missing?: string | null;
+                    asked?: string | null;
+                    freight?: string | null;
+                    missingCosts?: string | null;
+                    selling?: string | null;
+                    sells: string;
+                    single?: string | null;
+                    parts: string;
+                    margin?: string | null;
+                    stages?: {
+                        name: string;
+                        cost: string;
+                        passesPct: number;
+                        fallback: string;
+                        end: string;
+                    }[];
+                    belowParts?: boolean;
+                    version?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OfferPageView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    offerLook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    family: string;
+                    findings?: string[];
+                    sells?: string | null;
+                    single?: string | null;
+                    parts?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OfferLookView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    offerShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                offer: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OfferPageView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    offerUpdate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                offer: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    family: string;
+                    seller: string;
+                    says: string;
+                    findings?: string[];
+                    missing?: string | null;
+                    asked?: string | null;
+                    freight?: string | null;
+                    missingCosts?: string | null;
+                    selling?: string | null;
+                    sells: string;
+                    single?: string | null;
+                    parts: string;
+                    margin?: string | null;
+                    stages?: {
+                        name: string;
+                        cost: string;
+                        passesPct: number;
+                        fallback: string;
+                        end: string;
+                    }[];
+                    belowParts?: boolean;
+                    version?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OfferPageView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    offerLetGo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                offer: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    because: string;
+                    version: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OfferPageView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    offerBuy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                offer: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    paid: string;
+                    serial?: string | null;
+                    overMost?: boolean;
+                    version: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OfferPageView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    offerStage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                offer: number;
+                place: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    outcome: "passed" | "failed" | "stopped";
+                    real: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OfferPageView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saleStore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                tag: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    price: string;
+                    belowParts?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SaleView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    priceListShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceListView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    priceListUpdate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    minute: string;
+                    minimum: string;
+                    storageDay: string;
+                    margin: string;
+                    selling: string;
+                    idleDay: string;
+                    markupPct: number;
+                    taxPct: number;
+                    freeDays: number;
+                    residual: boolean;
+                    partsClaims: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceListView"];
                 };
             };
             /** @description Refused */
@@ -8790,8 +10872,10 @@ export interface operations {
                     name: string;
                     /** @enum {string} */
                     role: "technician" | "lead" | "counter" | "read-only";
+                    /** Format: date */
                     mainsUntil?: string | null;
                     mainsBy?: string | null;
+                    seesMoney?: boolean;
                 };
             };
         };
@@ -9371,6 +11455,7 @@ export interface operations {
                     netG: number;
                     emptyG: number;
                     pricePerKgMinor?: number | null;
+                    /** Format: date */
                     madeOn?: string | null;
                 };
             };
@@ -9853,7 +11938,7 @@ export interface operations {
                 "application/json": {
                     name: string;
                     person: number;
-                    rights?: ("bookIn" | "edit" | "work" | "moveStock" | "seeOwners" | "keepBooks")[];
+                    rights?: ("bookIn" | "edit" | "work" | "moveStock" | "seeOwners" | "keepBooks" | "seeMoney")[];
                     days: number;
                 };
             };

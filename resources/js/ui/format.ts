@@ -1,7 +1,7 @@
 /** Figures as people say them. */
 export function percent(p: number): string {
   if (p > 0.995) return p === 1 ? '100' : '>99';
-  if (p < 0.005) return '<1';
+  if (p < 0.005) return p === 0 ? '0' : '<1';
   return String(Math.round(p * 100));
 }
 

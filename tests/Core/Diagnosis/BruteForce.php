@@ -55,7 +55,7 @@ final class BruteForce
     }
 
     /** @param  array<string, bool>  $findings */
-    private static function joint(Network $network, array $findings, int $set): float
+    public static function joint(Network $network, array $findings, int $set): float
     {
         $p = 1.0;
         foreach ($network->priors as $fault => $prior) {

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Money;
+
+use App\Intake\Job;
+use App\Intake\JobState;
+use App\Intake\Photograph;
+use App\Intake\PhotographView;
+use App\Money\Buying\Offer;
+use App\Money\Buying\SellMachine;
+use App\Money\Charges\Bill;
+use App\Money\Charges\BillView;
+use App\Money\Charges\ChargeQuery;
+use App\Money\Estimates\EstimateQuery;
+use App\Money\Estimates\EstimatesOfJob;
+use App\Money\Estimates\EstimateWords;
+use App\Money\Estimates\OwnerAnswerView;
+use App\Money\Estimates\SentEstimate;
+use App\Money\Estimates\SentEstimateView;
+use App\Money\Messages\Message;
+use App\Money\Messages\MessageView;
+use App\Money\Pickup\PickupsQuery;
+use App\Money\Worth\WorthQuery;
+use OddBench\Intake\Station;
+use OddBench\Knowledge\Knowledge;
+
+/** Gathers what is money in a job. */
+final readonly class JobMoney
+{
+    public function __construct(
+        private Knowledge $knowledge,
+        private EstimateQuery $estimate,
+        private ChargeQuery $charge,
+        private WorthQuery $worth,
+        private PickupsQuery $pickups,
+    ) {
+    }
+
+    public function of(int $id, ?int $sellsAt = null, ?int $asIs = null): JobMoneyView
+    {
+        $state = JobState::of(Job::query()->with('machine.owner')->findOrFail($id));
+        $job = $state->job;
+        $family = $this->knowledge->familyName($job->machine->family);
+        $estimate = $this->estimate->of($state);
+        $estimates = EstimatesOfJob::of($state);
+        $estimates->sent->loadMissing(['person', 'answer.person']);
+        $bill = Bill::query()->with('person')->where('job_id', $id)->first();
+        $charge = $this->charge->draft($state);
+        $pickup = $this->pickups->ofJob($id);
+        $approval = $estimates->approval();
+
+        return new JobMoneyView(
+            $id,
+            $job->machine->held_as,
+            $job->machine->owner?->name,
+            $estimate,
+            $estimate === null ? null : EstimateWords::letter($job, $family, $estimate->jsonSerialize(), true),
+            array_values($estimates->sent->map(static fn (SentEstimate $s): SentEstimateView => new SentEstimateView(
+                $s->id,
+                $s->number,
+                $s->expected_minor,
+                $s->ceiling_minor,
+                is_int($s->frozen['inTen'] ?? null) ? $s->frozen['inTen'] : 8,
+                $s->way,
+                $s->person->name,
+                $s->at->toIso8601String(),
+                $s->superseded_at === null,
+                EstimateWords::letter($job, $family, $s->frozen, true),
+                $s->answer === null ? null : OwnerAnswerView::of($s->answer),
+            ))->all()),
+            $approval->against($estimate->expectedMinor ?? 0, true),
+            $approval->left($bill->gross_minor ?? $charge->grossMinor),
+            $this->worth->of($state, $sellsAt, $asIs),
+            $charge,
+            $bill === null ? null : BillView::of($bill),
+            array_values(
+                Message::query()->with('person')->where('job_id', $id)->orderByDesc('id')->get()->map(MessageView::of(...))->all(),
+            ),
+            array_values(Photograph::query()->where('job_id', $id)->orderBy('id')->get()->map(PhotographView::of(...))->all()),
+            $pickup,
+            Offer::query()->where('machine_id', $job->machine_id)->first()?->id,
+            SellMachine::may($job->machine),
+            $job->isOpen() && $job->station === Station::Release && $job->machine->held_as === 'owner' && $pickup === null,
+            "/o/{$job->machine->page_key}",
+        );
+    }
+}

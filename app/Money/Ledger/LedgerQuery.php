@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Money\Ledger;
+
+use App\Money\Buying\Offer;
+use App\Money\Buying\OffersQuery;
+use App\Shop\Setting;
+use App\Shop\ShopDay;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use OddBench\Knowledge\Knowledge;
+use OddBench\Money\Exact;
+
+/** What a span of days cost and brought, by family and by fault: of hands, movements, bills, purchases and sales, and of nothing else. */
+final readonly class LedgerQuery
+{
+    private const RESALE = 40;
+
+    /** Whose faults and families: each job with its minutes, parts, charge and what was borne for it, in the span. */
+    private const JOBS = <<<'SQL'
+        SELECT j.id, m.family, m.held_as = 'owner' AS owners, coalesce(h.minutes, 0) AS minutes, coalesce(p.value, 0) AS parts,
+            coalesce(b.net_minor, 0) AS charged, CASE WHEN b.free_because IS NULL THEN 0 ELSE b.own_cost_minor END AS borne,
+            (SELECT json_agg(DISTINCT d.fault) FROM diagnoses d WHERE d.job_id = j.id AND d.superseded_at IS NULL) AS faults
+        FROM jobs j JOIN machines m ON m.id = j.machine_id
+        LEFT JOIN (SELECT job_id, sum(extract(epoch from least(ended_at, :to) - greatest(began_at, :from))) / 60 AS minutes FROM work_spells
+            WHERE ended_at > :from AND began_at < :to GROUP BY job_id) h ON h.job_id = j.id
+        LEFT JOIN (SELECT job_id, -sum(value_minor) AS value FROM movements WHERE kind IN ('used', 'returned') AND at >= :from AND at < :to
+            GROUP BY job_id) p ON p.job_id = j.id
+        LEFT JOIN bills b ON b.job_id = j.id AND b.at >= :from AND b.at < :to
+        WHERE h.minutes > 0 OR p.value IS NOT NULL OR b.id IS NOT NULL
+        ORDER BY j.id
+        SQL;
+
+    public function __construct(private Knowledge $knowledge, private ShopDay $day, private OffersQuery $offers)
+    {
+    }
+
+    /**
+     * @param  string  $from  first day
+     * @param  string  $to  last day
+     */
+    public function of(string $from, string $to): LedgerView
+    {
+        $began = Carbon::parse($from, $this->day->zone())->startOfDay()->utc()->toIso8601String();
+        $ended = Carbon::parse($to, $this->day->zone())->addDay()->startOfDay()->utc()->toIso8601String();
+        $families = $faults = [];
+        foreach (DB::select(str_replace([':from', ':to'], ["'{$began}'::timestamptz", "'{$ended}'::timestamptz"], self::JOBS)) as $row) {
+            $of = new Sums(
+                1,
+                (float) $row->minutes,
+                (int) $row->parts,
+                (int) $row->charged,
+                (int) $row->borne,
+                $row->owners ? (float) $row->minutes : 0.0,
+                $row->owners ? (int) $row->parts : 0,
+            );
+            $families[(string) $row->family] = ($families[(string) $row->family] ?? new Sums)->plus($of);
+            $codes = is_string($row->faults) ? (array) json_decode($row->faults, true) : [];
+            $codes = $codes === [] ? [''] : $codes;
+            foreach ($codes as $i => $code) {
+                $faults[(string) $code] = ($faults[(string) $code] ?? new Sums)->plus($of->share($i, count($codes)));
+            }
+        }
+        $familyLines = $this->lines($families, $this->knowledge->familyName(...));
+        $faultLines = $this->lines($faults, fn (string $code): string => $code === ''
+            ? 'No fault: service, refurbishing'
+            : $this->knowledge->faultName($code));
+        $dearest = static fn (LedgerLine $one): array => [-$one->handsMinor - $one->partsMinor, $one->code];
+        usort($faultLines, static fn (LedgerLine $a, LedgerLine $b): int => $dearest($a) <=> $dearest($b));
+        $sum = static fn (string $key): int => array_sum(array_map(static fn (LedgerLine $l): int => (int) $l->{$key}, $familyLines));
+        $bills = DB::table('bills')->where('at', '>=', $began)->where('at', '<', $ended);
+
+        return new LedgerView(
+            $from,
+            $to,
+            round(array_sum(array_map(static fn (LedgerLine $l): float => $l->handsMinutes, $familyLines)), 1),
+            $sum('handsMinor'),
+            $sum('partsMinor'),
+            $sum('chargedMinor'),
+            (int) (clone $bills)->sum('tax_minor'),
+            $sum('warrantyMinor'),
+            (int) DB::table('machines')->where('held_as', 'resale')
+                ->where('created_at', '>=', $began)
+                ->where('created_at', '<', $ended)
+                ->sum('price_paid_minor'),
+            (int) DB::table('sales')->where('at', '>=', $began)->where('at', '<', $ended)->sum('price_minor'),
+            (int) DB::table('movements')->where('at', '<', $ended)->sum('value_minor'),
+            (clone $bills)->count(),
+            $familyLines,
+            $faultLines,
+            $this->resale($began, $ended),
+        );
+    }
+
+    /**
+     * @param  array<string, Sums>  $sums
+     * @param  callable(string): string  $name
+     * @return list<LedgerLine> by name
+     */
+    private function lines(array $sums, callable $name): array
+    {
+        $lines = [];
+        foreach ($sums as $code => $of) {
+            $hands = Exact::hands($of->minutes, (float) Setting::benchMinuteMinor());
+            $lines[] = new LedgerLine(
+                (string) $code,
+                $name((string) $code),
+                $of->jobs,
+                round($of->minutes, 1),
+                $hands,
+                $of->parts,
+                $of->charged,
+                $of->borne,
+                $of->charged - Exact::hands($of->ownersMinutes, (float) Setting::benchMinuteMinor()) - $of->ownersParts,
+            );
+        }
+        usort($lines, static fn (LedgerLine $a, LedgerLine $b): int => $a->name <=> $b->name);
+
+        return $lines;
+    }
+
+    /** @return list<ResaleLine> bought by a sheet and not sold before the span */
+    private function resale(string $began, string $ended): array
+    {
+        $offers = Offer::query()->with(['stages', 'machine'])
+            ->where('at', '<', $ended)
+            ->where('state', 'bought')
+            ->orderByDesc('id')
+            ->limit(self::RESALE)
+            ->get();
+        $from = Carbon::parse($began);
+        $lines = [];
+        foreach ($this->offers->standing($offers) as $of) {
+            if ($of->sold->soldAt !== null && $from->greaterThan($of->sold->soldAt)) {
+                continue;
+            }
+            $lines[] = new ResaleLine(
+                $of->offer->id,
+                $of->line->tag,
+                $of->line->familyName,
+                $of->line->at,
+                $of->offer->decided_at?->toIso8601String(),
+                $of->sold->soldAt,
+                $of->offer->bought_minor,
+                $of->offer->freight_minor + $of->offer->missing_minor + $of->offer->selling_minor + $of->sold->partsMinor,
+                $of->sold->priceMinor,
+                $of->sold->madeMinor,
+                $of->sold->perHourMinor,
+                $of->line->stands,
+                $of->line->stopNow,
+            );
+        }
+
+        return $lines;
+    }
+}
