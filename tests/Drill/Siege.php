@@ -12,7 +12,11 @@ use RuntimeException;
  */
 final readonly class Siege
 {
-    private const BENCH_MS = 300.0;
+    /** of looks at Bench: half of them within so many ms; a taken-over page answers after its takers, in tens of seconds */
+    private const HALF_WITHIN_MS = 600.0;
+
+    /** and none that waits behind somebody: a start from cold or a busy machine is not that */
+    private const ALL_WITHIN_MS = 4_000.0;
 
     public function __construct(private Site $site)
     {
@@ -36,7 +40,7 @@ final readonly class Siege
             stream_set_blocking($socket, false);
             $open[] = $socket;
         }
-        $slowest = $this->bench(20);
+        $bench = $this->looks(20);
         $began = microtime(true);
         while ($open !== [] && microtime(true) - $began < 30) {
             foreach ($open as $i => $socket) {
@@ -49,9 +53,9 @@ final readonly class Siege
             usleep(100_000);
         }
         $this->must($open === [], sprintf('%d of 60 are still held after 30 s', count($open)));
-        $this->must($slowest < self::BENCH_MS, sprintf('Bench took %.0f ms beside them', $slowest));
+        $said = $this->beside($bench);
 
-        return sprintf('60 shown out after %.0f s; Bench answered within %.0f ms beside them', microtime(true) - $began, $slowest);
+        return sprintf('60 shown out after %.0f s; %s', microtime(true) - $began, $said);
     }
 
     /** Names that somebody else made point here. */
@@ -98,7 +102,7 @@ final readonly class Siege
             $children[] = $child;
         }
         usleep(3_000_000);
-        $slowest = $this->bench(40, spared: 1);
+        $bench = $this->looks(40);
         foreach ($children as $child) {
             pcntl_waitpid($child, $status);
         }
@@ -108,9 +112,9 @@ final readonly class Siege
             @unlink(sys_get_temp_dir()."/big-{$i}");
         }
         $this->must(array_diff($statuses, [200, 422, 503]) === [], 'they are answered '.implode(' ', $statuses));
-        $this->must($slowest < self::BENCH_MS, sprintf('Bench took %.0f ms beside them', $slowest));
+        $said = $this->beside($bench);
 
-        return sprintf('8 × 31 MB answered %s; Bench within %.0f ms beside them', implode(' ', array_unique($statuses)), $slowest);
+        return sprintf('8 × 31 MB answered %s; %s', implode(' ', array_unique($statuses)), $said);
     }
 
     /** A day at the bench: nobody stays in longer than twelve hours, however busy. */
@@ -201,24 +205,29 @@ final readonly class Siege
         return [$code, implode("\n", $lines)];
     }
 
-    /**
-     * @param  int  $spared  so many that met something else are left out
-     * @return float ms, the slowest of so many looks at Bench
-     */
-    private function bench(int $times, int $spared = 0): float
+    /** @return non-empty-list<float> ms of so many looks at Bench, the quickest first */
+    private function looks(int $times): array
     {
         $took = [];
-        for ($i = 0; $i < $times; $i++) {
+        do {
             $began = hrtime(true);
             $status = $this->site->desk->send('GET', '/bench')[0];
             $this->must($status === 200, "Bench answers {$status}");
             $took[] = (hrtime(true) - $began) / 1e6;
             usleep(50_000);
-        }
+        } while (count($took) < $times);
+        sort($took);
 
-        rsort($took);
+        return $took;
+    }
 
-        return $took[$spared];
+    /** @param  non-empty-list<float>  $took  ms, the quickest first */
+    private function beside(array $took): string
+    {
+        $said = sprintf('Bench took %.0f ms beside them, %.0f ms at most', $took[intdiv(count($took), 2)], $took[count($took) - 1]);
+        $this->must($took[intdiv(count($took), 2)] < self::HALF_WITHIN_MS && $took[count($took) - 1] < self::ALL_WITHIN_MS, $said);
+
+        return $said;
     }
 
     private function must(bool $holds, string $otherwise): void
