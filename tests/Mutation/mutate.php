@@ -48,7 +48,7 @@ if ($files === []) {
 $work = "{$root}/var/mutate";
 is_dir($work) || mkdir($work, 0755, true);
 $app = array_filter($files, static fn (string $file): bool => str_starts_with($file, 'app/')) !== [];
-$suite = $app ? 'Feature' : 'Core';
+$suite = $app ? 'Feature,Runs' : 'Core';
 [$coverage, $log] = ["{$work}/".($app ? 'app' : 'core').'.cov.php', "{$work}/".($app ? 'app' : 'core').'.xml'];
 // what was measured before the code or its tests changed calls new lines untested
 $newest = 0;
