@@ -5,5 +5,6 @@ import shared from './playwright.config';
 export default defineConfig({
   ...shared,
   testDir: 'tests/Open',
+  outputDir: 'var/browser/open',
   use: { ...shared.use, ignoreHTTPSErrors: true, actionTimeout: 12_000 },
 });

@@ -101,7 +101,7 @@ test_first_shop() { # copy of the demo
   loud "Today" test_browser first --grep @today
   SECONDS_AHEAD="$ahead"
   step "On that day" test_go_to_day "$1"
-  loud "The second half on that day" test_browser first --shard 2/2
+  loud "The first half on that day" test_browser first --shard 1/2
 }
 
 test_second_shop() { # copy of the demo, its files
@@ -115,7 +115,7 @@ test_second_shop() { # copy of the demo, its files
   cp -a "$2/." "$STATE/storage/app"
   test_rigs
   step "A second shop on that day" test_go_to_day "$1"
-  loud "The first half on that day" test_browser second --shard 1/2
+  loud "The second half on that day" test_browser second --shard 2/2
   # nothing of it is left; what opens is an instance of its own
   test_clean
   test_opening
