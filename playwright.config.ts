@@ -21,6 +21,7 @@ export default defineConfig({
     baseURL: process.env['ODD_BENCH_URL'] ?? 'http://localhost:8420',
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: flags },
-    trace: 'retain-on-failure',
+    // a fifth of the work, and nobody looks at them there
+    trace: process.env['CI'] ? 'off' : 'retain-on-failure',
   },
 });
