@@ -1,12 +1,10 @@
 # bin/odd-bench test: everything, on a server and a database of its own that are thrown away afterwards.
 
 test_clean() {
-  test_rigs_away
+  [ -z "${TEST_RIGS:-}" ] || kill $TEST_RIGS 2>/dev/null || true
   services_down >/dev/null 2>&1 || true
   rm -rf "$STATE" "$RUN"
 }
-
-test_rigs_away() { [ -z "${TEST_RIGS:-}" ] || kill $TEST_RIGS 2>/dev/null || true; }
 
 command_test() {
   local only="${1:-all}"
@@ -37,7 +35,12 @@ command_test() {
     services_wait
     step "A copy of it" test_keep_demo
     loud "The demo shop" env DB_PORT="$DB_PORT" DB_PASSWORD="$(db_password)" vendor/bin/phpunit --testsuite Demo
-    loud "The page in a browser" test_browsers
+    test_rigs
+    loud "The page in a browser, today" test_browser --grep @today
+    test_another_day
+    # nothing of it is left; what opens is an instance of its own
+    test_clean
+    test_opening
   fi
   services_down
   say "All checks passed."
@@ -52,11 +55,7 @@ wait_for() {
   ! grep -qx failed "$2"
 }
 
-test_browser() { # where its pictures of failures go, what
-  local output="var/browser/$1"
-  shift
-  env ODD_BENCH_URL="http://localhost:$WEB_PORT" RIG_WELL="$RIG_WELL" RIG_BAD="$RIG_BAD" SECONDS_AHEAD="$SECONDS_AHEAD" npx playwright test --output "$output" "$@"
-}
+test_browser() { env ODD_BENCH_URL="http://localhost:$WEB_PORT" RIG_WELL="$RIG_WELL" RIG_BAD="$RIG_BAD" SECONDS_AHEAD="${SECONDS_AHEAD:-}" npx playwright test "$@"; }
 
 # A real shop of its own on the network, empty, as on the day it opens.
 test_opening() {
@@ -76,57 +75,22 @@ test_keep_demo() { as "$DB_USER" "$PG_BIN/pg_dump" -h "$RUN/db" -p "$DB_PORT" -U
 
 # Everything once, on a drawn day, for a page that is right today may be wrong on the last of December; today, by the
 # machine's own clock, only the shortest way through the rooms (tagged @today). TEST_DAY=2028-02-29T08:00Z draws that.
-# A browser keeps one processor busy: the half of it is played on a second shop, made of the same copy.
-test_browsers() {
-  local day status=0 beside said demo="$RUN/db/demo.dump" files="$STATE/storage/app"
+test_another_day() {
+  local day
   day="${TEST_DAY:-$(php "$ROOT/tests/Browser/draw-day.php")}"
   SECONDS_AHEAD=$(($(date -d "$day" +%s) - $(date +%s)))
+  say ""
   say "Drawn day: $day (TEST_DAY=$day bin/odd-bench test browser repeats it)"
-  said="$(mktemp)"
-  (test_second_shop "$demo" "$files") >"$said" 2>&1 &
-  beside=$!
-  (test_first_shop "$demo") &
-  wait $! || status=1
-  wait "$beside" || status=1
-  cat "$said"
-  rm -f "$said"
-  return "$status"
+  step "Everything on that day" test_go_to_day
+  loud "The page in a browser, on $day" test_browser
 }
 
-test_first_shop() { # copy of the demo
-  local ahead="$SECONDS_AHEAD"
-  trap test_rigs_away EXIT
-  test_rigs
-  SECONDS_AHEAD=
-  loud "Today" test_browser first --grep @today
-  SECONDS_AHEAD="$ahead"
-  step "On that day" test_go_to_day "$1"
-  loud "The first half on that day" test_browser first --shard 1/2
-}
-
-test_second_shop() { # copy of the demo, its files
-  place second
-  test_clean
-  trap test_clean EXIT
-  unset WEB_PORT DB_PORT RIG_PORT_1 RIG_PORT_2 RIG_PORT_3
-  WANT_PORT="$(free_port 8540)" WANT_DB_PORT="$(free_port 8551)" RIG_FROM=8671
-  services_up 8540 8551
-  services_wait
-  cp -a "$2/." "$STATE/storage/app"
-  test_rigs
-  step "A second shop on that day" test_go_to_day "$1"
-  loud "The second half on that day" test_browser second --shard 2/2
-  # nothing of it is left; what opens is an instance of its own
-  test_clean
-  test_opening
-}
-
-test_go_to_day() { # copy of the demo
+test_go_to_day() {
   supervise stop all >/dev/null
   supervise start db >/dev/null
   postgres_wait
   pg_admin -U odd_bench_admin -d postgres -c 'DROP DATABASE odd_bench' -c 'CREATE DATABASE odd_bench OWNER odd_bench'
-  as "$DB_USER" "$PG_BIN/pg_restore" -h "$RUN/db" -p "$DB_PORT" -U odd_bench_admin -d odd_bench "$1"
+  as "$DB_USER" "$PG_BIN/pg_restore" -h "$RUN/db" -p "$DB_PORT" -U odd_bench_admin -d odd_bench "$RUN/db/demo.dump"
   FAKE_CLOCK="LD_PRELOAD=\"$(faketime_library)\",FAKETIME=\"+${SECONDS_AHEAD}s\",FAKETIME_DONT_FAKE_MONOTONIC=\"1\""
   write_fpm
   write_programs

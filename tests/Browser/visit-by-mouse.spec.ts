@@ -180,7 +180,9 @@ test('a dropped connection loses nothing and does nothing twice', async ({ page,
   // the scripts fetched ahead five seconds after the start do not come either: nothing that waits is lost to that
   await page.waitForTimeout(6000);
   await context.setOffline(false);
-  await expect(page.locator('main p.text-lg .fig').first()).toHaveText(String(onHand + 2));
+  await expect(page.locator('main p.text-lg .fig').first()).toHaveText(String(onHand + 2), {
+    timeout: 40_000,
+  });
 
   // half a form is still there after a reload
   await page.goto('/book-in');

@@ -57,15 +57,37 @@ const why = async (response: Response): Promise<string> => {
 async function stubbornly(request: Request): Promise<Response> {
   if (request.method === 'GET') {
     if (touch.rests) request.headers.set('X-By-Itself', '1');
-    return fetch(request);
+    return asOfNow(request);
   }
   connection.writing++;
   try {
     return await untilAnswered(request);
   } finally {
     connection.writing--;
+    connection.written++;
   }
 }
+
+/** A look that was under way while a write was answered may have seen what was before it: it is asked again. */
+async function asOfNow(request: Request): Promise<Response> {
+  for (let left = 3; ; left--) {
+    const written = connection.written;
+    const response = await fetch(request);
+    if (left === 0 || written === connection.written) return response;
+  }
+}
+
+/** So many milliseconds from now, or when the network is back if that is sooner. */
+const soon = (wait: number): Promise<void> =>
+  new Promise((resume) => {
+    const go = () => {
+      clearTimeout(timer);
+      removeEventListener('online', go);
+      resume();
+    };
+    const timer = setTimeout(go, wait);
+    addEventListener('online', go);
+  });
 
 async function untilAnswered(request: Request): Promise<Response> {
   const headers = new Headers(request.headers);
@@ -88,7 +110,7 @@ async function untilAnswered(request: Request): Promise<Response> {
     } catch {
       connection.lose();
     }
-    await new Promise((resume) => setTimeout(resume, wait));
+    await soon(wait);
   }
 }
 

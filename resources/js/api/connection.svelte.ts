@@ -6,6 +6,9 @@ class Connection {
   /** Writes that are on their way or wait for the server: they live in this page only. */
   writing = 0;
 
+  /** Writes that were answered since the page was opened. */
+  written = 0;
+
   lose(why = 'No connection.'): void {
     this.lost = true;
     this.why = why;
