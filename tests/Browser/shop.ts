@@ -33,7 +33,7 @@ export async function hasNoBarriers(page: Page, screen: string): Promise<void> {
 /** Nothing sticks out sideways. */
 export async function fitsAcross(page: Page): Promise<void> {
   // with everything on it that comes from the server
-  await page.waitForLoadState('networkidle');
+  await page.waitForLoadState('networkidle', { timeout: 30_000 });
   const over = await page.evaluate(
     () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
   );

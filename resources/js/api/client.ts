@@ -74,6 +74,8 @@ async function asOfNow(request: Request): Promise<Response> {
     const written = connection.written;
     const response = await fetch(request);
     if (left === 0 || written === connection.written) return response;
+    // a body nobody reads would hold its connection open
+    await response.body?.cancel().catch(() => undefined);
   }
 }
 
