@@ -13,4 +13,10 @@ final readonly class HourCounter
     public function __construct(public DateTimeImmutable $at, public float $hours)
     {
     }
+
+    /** Hours as they are told: tenths of few. */
+    public static function plain(float $hours): string
+    {
+        return number_format($hours, $hours < 100 ? 1 : 0, '.', '');
+    }
 }

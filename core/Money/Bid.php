@@ -27,7 +27,7 @@ final readonly class Bid
     /** What is earned on the average when so much is paid, minor units. */
     public function earns(int $paid): int
     {
-        return (int) floor($this->worth - $this->case->costs - $paid + 0.5);
+        return Exact::whole($this->worth - $this->case->costs - $paid);
     }
 
     /** Probability, 0 to 1, that it brings more than was paid and spent on it when so much is paid. */

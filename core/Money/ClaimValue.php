@@ -49,8 +49,8 @@ final readonly class ClaimValue implements Computation
      */
     public function judge(float $chance, int $worth, int $effort, float $idleDays, int $dayCosts): ClaimJudged
     {
-        $wait = (int) floor($chance * $worth - $effort + 0.5 + 1e-9);
-        $waiting = (int) floor($idleDays * $dayCosts + 0.5 + 1e-9);
+        $wait = Exact::whole($chance * $worth - $effort);
+        $waiting = Exact::whole($idleDays * $dayCosts);
         $mend = $waiting > $wait;
 
         return new ClaimJudged($wait, $waiting, $mend, $dayCosts === 0 ? null : max(0.0, $wait / $dayCosts), sprintf(

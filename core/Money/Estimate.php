@@ -110,9 +110,9 @@ final readonly class Estimate implements Computation
         }
         $within = $this->within($lines, $sums, $ceiling) / $all;
 
-        return new EstimateJudged((int) floor($expected + 0.5 + 1e-9), $ceiling, $within, min($sums), max($sums), $sums, sprintf(
+        return new EstimateJudged(Exact::whole($expected), $ceiling, $within, min($sums), max($sums), $sums, sprintf(
             'About %s on the average over %d %s; not more than %s in %d of 10.',
-            Price::words((int) floor($expected + 0.5 + 1e-9)),
+            Price::words(Exact::whole($expected)),
             count($lines),
             count($lines) === 1 ? 'way' : 'ways it may turn out',
             Price::words($ceiling),

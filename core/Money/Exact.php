@@ -6,7 +6,8 @@ namespace OddBench\Money;
 
 /**
  * Arithmetic of money in whole minor units: shares, percentages and minutes of hands are taken as decimal fractions, multiplied
- * whole and rounded once, half up (away from zero below it), so that no sum ever passes through a float.
+ * whole and rounded once, half up (away from zero below it), so that no sum ever passes through a float. What is expected is no sum
+ * but a guess: it is weighed in floats and becomes whole here, once.
  */
 final readonly class Exact
 {
@@ -14,6 +15,8 @@ final readonly class Exact
     private const PER_CENT = 10_000;
 
     private const MILLI = 1000;
+
+    private const LEFT_BY_FLOATS = 1e-9;
 
     /**
      * A share of a sum, rounded half up.
@@ -31,6 +34,12 @@ final readonly class Exact
         $rest = ($sum % $all) * $of;
 
         return intdiv($sum, $all) * $of + intdiv(2 * $rest + $all, 2 * $all);
+    }
+
+    /** A sum that chances or days were weighed into, rounded half up; what floats leave of a half is not lost. */
+    public static function whole(float $sum): int
+    {
+        return (int) floor($sum + 0.5 + self::LEFT_BY_FLOATS);
     }
 
     /** So many per cent of a sum, to the hundredth of a per cent. */

@@ -76,8 +76,8 @@ final readonly class RepairValue implements Computation
     ): RepairWorth {
         $else = max($donor, $asIs);
         $standing = $chance * $sellsAt + (1 - $chance) * $else - $weeks * $weekCosts;
-        $mend = (int) floor($standing - $further + 0.5 + 1e-9);
-        $flips = (int) floor($standing - $else + 0.5 + 1e-9);
+        $mend = Exact::whole($standing - $further);
+        $flips = Exact::whole($standing - $else);
         // on a par the work is saved
         $best = match (true) {
             $mend > $else => WhatToDo::Mend,

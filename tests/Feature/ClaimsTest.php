@@ -6,14 +6,13 @@ namespace Tests\Feature;
 
 use App\Diagnosis\Findings\JobFinding;
 use App\Intake\Job;
-use App\Intake\WorkSpell;
 use App\Machines\Machine;
 use App\Money\Claims\Claim;
 use App\Shop\Role;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 
-/** Claims that do not go cold, and a ledger that agrees with what moved. */
+/** Claims that do not go cold. */
 final class ClaimsTest extends BenchTestCase
 {
     private Machine $machine;
@@ -102,38 +101,6 @@ final class ClaimsTest extends BenchTestCase
         self::assertNull($this->job->refresh()->waits_for);
         self::assertSame(1, Claim::query()->count());
         $this->claim()->assertOk()->assertJsonPath('open.0.chance', round(2 / 3, 4));
-    }
-
-    public function test_the_ledger_is_what_moved_and_nothing_else(): void
-    {
-        $part = $this->part(4);
-        $this->atFix($this->job);
-        $this->send('POST', "/jobs/{$this->job->id}/parts", ['part' => $part->number, 'quantity' => 3])->assertOk();
-        $this->send('DELETE', "/jobs/{$this->job->id}/parts/".DB::table('movements')->where('kind', 'used')->value('id'))->assertOk();
-        $this->send('POST', "/jobs/{$this->job->id}/parts", ['part' => $part->number, 'quantity' => 1])->assertOk();
-        WorkSpell::query()->delete();
-        foreach ([[50, 20], [10, 4]] as [$from, $to]) {
-            WorkSpell::query()->create([
-                'job_id' => $this->job->id, 'person_id' => $this->person()->id, 'station' => 'repair',
-                'began_at' => now()->subMinutes($from), 'last_seen_at' => now(), 'ended_at' => now()->subMinutes($to),
-            ]);
-        }
-        $ledger = $this->getJson('/api/v1/money/ledger?from='.now()->subDays(2)->toDateString())->assertOk();
-        self::assertSame([120, 36, 36 * 90, 360], [
-            $ledger->json('partsMinor'),
-            (int) round((float) $ledger->json('handsMinutes')),
-            $ledger->json('handsMinor'),
-            $ledger->json('stockMinor'),
-        ]);
-        self::assertSame(['Liner cooked'], array_column((array) $ledger->json('faults'), 'name'));
-        self::assertSame($ledger->json('handsMinor'), array_sum(array_column((array) $ledger->json('faults'), 'handsMinor')));
-        $before = $this->getJson('/api/v1/money/ledger?from=2020-01-01&to=2020-12-31')->assertOk();
-        self::assertSame([0, 0, []], [$before->json('partsMinor'), $before->json('stockMinor'), $before->json('families')]);
-        $this->assertRefused($this->getJson('/api/v1/money/ledger?from=2026-02-01&to=2026-01-01'), 422, 'to', 'before the first');
-        self::assertStringContainsString(
-            'Liner cooked',
-            (string) $this->get('/files/ledger.csv?from='.now()->subDays(2)->toDateString())->assertOk()->getContent(),
-        );
     }
 
     public function test_every_computation_of_money_answers_by_the_api_too(): void

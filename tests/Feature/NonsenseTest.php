@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Shop\Person;
 use App\Shop\Role;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Races\PlaysLead;
 use Tests\Races\Scenes;
 use Tests\Races\Shop;
 
@@ -20,9 +20,9 @@ use Tests\Races\Shop;
  */
 final class NonsenseTest extends BenchTestCase implements Shop
 {
-    private const NONSENSE = [null, '-1', 99_999_999_999_999_999, true, ['a' => ['b' => []]], "nul\0 byte"];
+    use PlaysLead;
 
-    private ?Person $lead = null;
+    private const NONSENSE = [null, '-1', 99_999_999_999_999_999, true, ['a' => ['b' => []]], "nul\0 byte"];
 
     protected function setUp(): void
     {
@@ -111,19 +111,6 @@ final class NonsenseTest extends BenchTestCase implements Shop
         }
         self::assertGreaterThan(100, count($wrong));
         self::assertSame([], array_values(array_filter($wrong)));
-    }
-
-    public function lead(): Person
-    {
-        $this->lead ??= $this->person(Role::Lead);
-        $this->actingAs($this->lead);
-
-        return $this->lead;
-    }
-
-    public function another(): void
-    {
-        $this->actingAs($this->person(Role::Lead));
     }
 
     /**

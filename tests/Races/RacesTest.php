@@ -19,14 +19,14 @@ use Tests\Feature\BenchTestCase;
  */
 final class RacesTest extends BenchTestCase implements Shop
 {
+    use PlaysLead;
+
     private const HANDS = 8;
 
     /** Their answer holds something that is shown once, and not again to whoever sends the write again. */
     private const SHOW_ONCE = ['POST people', 'POST people/{person}/code', 'POST tokens'];
 
     private static bool $fresh = false;
-
-    private ?Person $lead = null;
 
     /** What is written is committed, on a database of its own: the other processes have to see it. */
     public function refreshDatabase(): void
@@ -138,19 +138,6 @@ final class RacesTest extends BenchTestCase implements Shop
                 $this->said($answers),
             );
         }
-    }
-
-    public function lead(): Person
-    {
-        $this->lead ??= $this->person(Role::Lead);
-        $this->actingAs($this->lead);
-
-        return $this->lead;
-    }
-
-    public function another(): void
-    {
-        $this->actingAs($this->person(Role::Lead));
     }
 
     protected function person(Role $role = Role::Technician): Person

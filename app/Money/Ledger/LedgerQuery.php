@@ -20,15 +20,17 @@ final readonly class LedgerQuery
 
     /** Whose faults and families: each job with its minutes, parts, charge and what was borne for it, in the span. */
     private const JOBS = <<<'SQL'
+        WITH span AS (SELECT ?::timestamptz AS began, ?::timestamptz AS ended)
         SELECT j.id, m.family, m.held_as = 'owner' AS owners, coalesce(h.minutes, 0) AS minutes, coalesce(p.value, 0) AS parts,
             coalesce(b.net_minor, 0) AS charged, CASE WHEN b.free_because IS NULL THEN 0 ELSE b.own_cost_minor END AS borne,
             (SELECT json_agg(DISTINCT d.fault) FROM diagnoses d WHERE d.job_id = j.id AND d.superseded_at IS NULL) AS faults
         FROM jobs j JOIN machines m ON m.id = j.machine_id
-        LEFT JOIN (SELECT job_id, sum(extract(epoch from least(ended_at, :to) - greatest(began_at, :from))) / 60 AS minutes FROM work_spells
-            WHERE ended_at > :from AND began_at < :to GROUP BY job_id) h ON h.job_id = j.id
-        LEFT JOIN (SELECT job_id, -sum(value_minor) AS value FROM movements WHERE kind IN ('used', 'returned') AND at >= :from AND at < :to
-            GROUP BY job_id) p ON p.job_id = j.id
-        LEFT JOIN bills b ON b.job_id = j.id AND b.at >= :from AND b.at < :to
+        CROSS JOIN span
+        LEFT JOIN (SELECT w.job_id, sum(extract(epoch from least(w.ended_at, s.ended) - greatest(w.began_at, s.began))) / 60 AS minutes
+            FROM work_spells w CROSS JOIN span s WHERE w.ended_at > s.began AND w.began_at < s.ended GROUP BY w.job_id) h ON h.job_id = j.id
+        LEFT JOIN (SELECT v.job_id, -sum(v.value_minor) AS value FROM movements v CROSS JOIN span s
+            WHERE v.kind IN ('used', 'returned') AND v.at >= s.began AND v.at < s.ended GROUP BY v.job_id) p ON p.job_id = j.id
+        LEFT JOIN bills b ON b.job_id = j.id AND b.at >= span.began AND b.at < span.ended
         WHERE h.minutes > 0 OR p.value IS NOT NULL OR b.id IS NOT NULL
         ORDER BY j.id
         SQL;
@@ -46,7 +48,7 @@ final readonly class LedgerQuery
         $began = Carbon::parse($from, $this->day->zone())->startOfDay()->utc()->toIso8601String();
         $ended = Carbon::parse($to, $this->day->zone())->addDay()->startOfDay()->utc()->toIso8601String();
         $families = $faults = [];
-        foreach (DB::select(str_replace([':from', ':to'], ["'{$began}'::timestamptz", "'{$ended}'::timestamptz"], self::JOBS)) as $row) {
+        foreach (DB::select(self::JOBS, [$began, $ended]) as $row) {
             $of = new Sums(
                 1,
                 (float) $row->minutes,

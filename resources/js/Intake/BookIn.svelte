@@ -4,7 +4,7 @@
   import { knowledgeQuery, machineQuery } from '@/api/queries';
   import { keepJob } from '@/api/writes';
   import { ComplaintReader } from '@/Diagnosis';
-  import { held, ownerBody, OwnerField } from '@/Machines';
+  import { held, OwnerField } from '@/Machines';
   import { navigate } from '@/router';
   import { here } from '@/api/session.svelte';
   import Form from '@/ui/Form.svelte';
@@ -12,15 +12,16 @@
   import Check from '@/ui/Check.svelte';
   import { Draft } from '@/ui/draft.svelte';
   import Field from '@/ui/Field.svelte';
-  import { day, hours as showHours, number } from '@/ui/format';
+  import { day, number } from '@/ui/format';
   import { smaller } from '@/ui/photograph';
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
   import SumField from '@/ui/SumField.svelte';
-  import Tag from '@/ui/Tag.svelte';
   import { Work } from '@/ui/work.svelte';
   import Accessories from './Accessories.svelte';
+  import { blank, booking, traitsOf, UNKNOWN } from './booking';
   import { kept, usual } from './cameAlong';
+  import KnownHere from './KnownHere.svelte';
   import Pictures from './Pictures.svelte';
   import UnknownFamily from './UnknownFamily.svelte';
   import WhichMachine from './WhichMachine.svelte';
@@ -30,38 +31,14 @@
   const work = new Work();
 
   // kept while it is typed, so that neither a reload nor a lost connection costs anything
-  const draft = new Draft('book-in', {
-    way: 'known' as 'known' | 'new',
-    tag: '',
-    kind: 'repair' as 'repair' | 'service' | 'upgrade' | 'inspection' | 'refurbish',
-    family: '',
-    unknownName: '',
-    unknownTraits: '',
-    serial: '',
-    heldAs: 'owner' as 'owner' | 'farm' | 'resale',
-    ownerId: '',
-    ownerName: '',
-    ownerContact: '',
-    ownerIsAnother: '',
-    pricePaid: '',
-    hours: '',
-    complaint: '',
-    told: '',
-    screenSaid: '',
-    accessories: '',
-    began: '',
-    promisedFor: '',
-  });
+  const draft = new Draft('book-in', blank());
   const form = draft.value;
   let beganAnew = $state(false);
   let pictures = $state<{ file: File; address: string }[]>([]);
   let complaint = $state<HTMLElement>();
 
-  const UNKNOWN = { code: 'unknown', name: 'None of these' };
   const cameAlong = $derived(kept(form.accessories));
-  const traits = $derived(
-    form.unknownTraits === '' ? {} : (JSON.parse(form.unknownTraits) as Record<string, string>),
-  );
+  const traits = $derived(traitsOf(form));
 
   /** Enter goes on to the next field: scanners send it, and a machine is booked in by a press. */
   function goOn(event: KeyboardEvent): void {
@@ -124,42 +101,8 @@
         throw wrong('pricePaidMinor', `“${form.pricePaid}” is no price.`);
       if (form.began === '')
         throw wrong('began', 'When did it begin? One press is enough, also for “nobody knows”.');
-      const job = await told(
-        api.POST('/jobs', {
-          body: {
-            kind: form.kind,
-            complaint: form.complaint,
-            told: pressed.map((finding) => finding.code),
-            began: form.began as 'crept-in',
-            hours,
-            counterBeganAnew: beganAnew,
-            screenSaid: form.screenSaid || null,
-            accessories: cameAlong.map(({ code, name, came }) => ({ code, name, came })),
-            promisedFor: form.promisedFor || null,
-            ...(isNew
-              ? {
-                  family: form.family,
-                  ...(form.family === UNKNOWN.code
-                    ? {
-                        unknownName: form.unknownName || null,
-                        unknownTraits: Object.values(traits).length > 0 ? traits : null,
-                      }
-                    : {}),
-                  serial: form.serial || null,
-                  heldAs: form.heldAs,
-                  ...ownerBody(
-                    form.heldAs,
-                    form.ownerId,
-                    form.ownerName,
-                    form.ownerContact,
-                    form.ownerIsAnother !== '',
-                  ),
-                  pricePaidMinor: form.heldAs === 'resale' && price !== null ? Math.round(price * 100) : null,
-                }
-              : { tag: form.tag.trim() }),
-          },
-        }),
-      );
+      const codes = pressed.map((finding) => finding.code);
+      const job = await told(api.POST('/jobs', { body: booking(form, codes, hours, price, beganAnew) }));
       draft.clear();
       keepJob(client, job);
       await sendPictures(job.id).catch(() => undefined);
@@ -308,54 +251,6 @@
       </div>
       {#if work.refusal}<Problem message={work.refusal.message} />{/if}
     </div>
-    <aside class="border-line bg-side px-5 py-4 max-lg:border-t lg:border-l">
-      {#if known}
-        <h2>Known here</h2>
-        <p class="mt-2 flex flex-wrap items-center gap-2">
-          <Tag tag={known.machine.tag} red={known.redTag !== null} /><strong
-            >{known.machine.familyName}</strong
-          >
-        </p>
-        <p class="mt-1 text-quiet">
-          {known.machine.owner ?? (known.machine.heldAs === 'farm' ? 'Own farm' : 'Bought for resale')}
-        </p>
-        <p class="mt-1">
-          {#if known.hours.counters[0]}
-            Last counter <span class="fig">{showHours(known.hours.counters[0].hours)}</span>
-            <span class="text-quiet">h, {day(known.hours.counters[0].at, me.zone)}</span>
-          {:else}
-            <span class="text-quiet">Its counter was never read.</span>
-          {/if}
-          {#if known.hours.about && known.hours.perWeek !== null}<span class="block text-sm text-quiet"
-              >about <span class="fig">{showHours(known.hours.hours)}</span> h by now</span
-            >{/if}
-        </p>
-        {#if known.machine.openJob !== null}
-          <p class="mt-3 bg-waiting-wash px-3 py-2 text-waiting">
-            ▢ On the bench already.
-            <a class="font-semibold underline" href="/jobs/{known.machine.openJob}">Open its job</a>
-          </p>
-        {/if}
-        <h2 class="mt-4">Last here</h2>
-        <ul class="mt-1 grid gap-1.5 text-sm">
-          {#each known.jobs.slice(0, 4) as past (past.id)}
-            <li>
-              <span class="text-quiet">{day(past.openedAt, me.zone)}:</span>
-              {past.faults.join(', ') || past.kind}
-              {#if past.warrantyUntil && past.faults.length > 0}<span class="block text-well"
-                  >the repair is stood for until {day(past.warrantyUntil, me.zone)}</span
-                >{/if}
-            </li>
-          {/each}
-        </ul>
-      {:else}
-        <h2>Before power</h2>
-        <ul class="mt-2 grid gap-2">
-          <li>Look it over for damage from the way here.</li>
-          <li>Tick what came in the box: what is ticked goes out again with it.</li>
-          <li>Any smoke, smell, spark, shock or browning: leave it unplugged and say so at Make safe.</li>
-        </ul>
-      {/if}
-    </aside>
+    <KnownHere {known} />
   </main>
 </Form>

@@ -65,4 +65,12 @@ final class ExactTest extends TestCase
         self::assertSame([34, 33, 33], Exact::apportion(100, [1, 1, 1]));
         self::assertSame([1, 1, 0], Exact::apportion(2, [0, 0, 0]));
     }
+
+    public function test_what_was_weighed_in_floats_becomes_whole_half_up(): void
+    {
+        self::assertSame([3, 2, -2, -3], array_map(Exact::whole(...), [2.5, 2.4999, -2.5, -2.5001]));
+        // 57.5 in a hundred of 1.15: a float comes out a little below the half
+        self::assertLessThan(0.5, 1.15 * 50 - 57);
+        self::assertSame(58, Exact::whole(1.15 * 50));
+    }
 }
