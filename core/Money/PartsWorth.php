@@ -47,7 +47,7 @@ final readonly class PartsWorth
             $ahead = $part->onShelf + ($taken[$part->name] ?? 0);
             $taken[$part->name] = ($taken[$part->name] ?? 0) + 1;
             $asked = $part->askedTwoYears === 0 ? 0.0 : self::oneMoreIsAsked($part->askedLastYear, $part->askedTwoYears, $ahead);
-            $net = (int) round($part->price * self::left($part) * $asked) - Exact::hands(self::OUT_MINUTES, $minuteCosts);
+            $net = Exact::whole($part->price * self::left($part) * $asked) - Exact::hands(self::OUT_MINUTES, $minuteCosts);
             $pieces[] = new PieceWorth($part, self::left($part), $asked, max(0, $net));
             $worth += max(0, $net);
             $known += (int) ($part->askedLastYear >= self::KNOWN_FROM);
@@ -79,7 +79,7 @@ final readonly class PartsWorth
         return self::HARDLY_RUN * max(0.0, 1 - $part->runH / $part->lifeH);
     }
 
-    /** P(more than so many are asked for in a year), asked for as a Poisson process at the rate of the last two years. */
+    /** P(more than so many are asked for in a year), asked for as a Poisson process at the rate of the last year or of both, whichever is higher. */
     private static function oneMoreIsAsked(int $lastYear, int $twoYears, int $ahead): float
     {
         $rate = max($lastYear, $twoYears / 2);

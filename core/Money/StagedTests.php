@@ -30,7 +30,7 @@ final readonly class StagedTests
     /** What it brings mended without its feeder, proposed from what it brings whole; minor units. */
     public static function single(int $sellsAt): int
     {
-        return (int) round(self::SINGLE_SHARE * $sellsAt);
+        return Exact::whole(self::SINGLE_SHARE * $sellsAt);
     }
 
     /**
@@ -57,7 +57,7 @@ final readonly class StagedTests
             }
             $stages[] = new BidStage(
                 $name,
-                (int) round($cost),
+                Exact::whole($cost),
                 round($passes, 2),
                 $feeder ? (int) $single : $split,
                 $feeder ? 'single-material' : 'split',

@@ -59,6 +59,31 @@ final class WorthTest extends TestCase
         self::assertSame(13190, (new RepairValue)->judge(18000, 2000, 6200, 1000, 0.8, 3, 150)->mend);
     }
 
+    public function test_on_a_par_the_work_is_saved(): void
+    {
+        // 10000 − 4000 is what its parts bring
+        $par = (new RepairValue)->judge(10_000, 4000, 6000);
+        self::assertSame([6000, WhatToDo::Split, 4000], [$par->mend, $par->best, $par->flipsAt]);
+        self::assertSame(WhatToDo::Mend, (new RepairValue)->judge(10_000, 3999, 6000)->best);
+        self::assertSame(WhatToDo::AsIs, (new RepairValue)->judge(10_000, 4000, 6000, 6000)->best);
+        self::assertSame(WhatToDo::Split, (new RepairValue)->judge(10_000, 4000, 6000, 5999)->best);
+    }
+
+    #[TestWith([10_000, 2000, 6000, 0, 'Mending brings 80.00, splitting it the next best 60.00. That turns when more than 40.00 is still to be spent.'])]
+    #[TestWith([10_000, 2000, 0, 6000, 'Mending brings 80.00, selling it as it is the next best 60.00. That turns when more than 40.00 is still to be spent.'])]
+    #[TestWith([10_000, 5000, 6000, 0, 'Mending brings 50.00, splitting it 60.00. It would be worth it with no more than 40.00 still to spend.'])]
+    #[TestWith([5999, 0, 6000, 0, 'Even mended for nothing it would bring less than the 60.00 it brings now.'])]
+    public function test_it_says_where_the_answer_turns(int $sells, int $further, int $donor, int $asIs, string $because): void
+    {
+        self::assertSame($because, (new RepairValue)->judge($sells, $further, $donor, $asIs)->because);
+    }
+
+    public function test_what_brings_as_much_as_it_brings_now_turns_at_nothing(): void
+    {
+        self::assertSame(0, (new RepairValue)->judge(6000, 0, 6000)->flipsAt);
+        self::assertNull((new RepairValue)->judge(5999, 0, 6000)->flipsAt);
+    }
+
     public function test_a_lot_is_split_as_worked_by_hand(): void
     {
         $split = new CostSplit;
