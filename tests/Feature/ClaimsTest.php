@@ -9,7 +9,6 @@ use App\Intake\Job;
 use App\Machines\Machine;
 use App\Money\Claims\Claim;
 use App\Shop\Role;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 
 /** Claims that do not go cold. */
