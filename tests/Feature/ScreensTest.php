@@ -60,7 +60,7 @@ final class ScreensTest extends BenchTestCase
                 '/bench',
                 '/machines',
                 '/parts',
-                '/machines/'.DB::table('machines')->value('tag'),
+                '/machines/'.DB::table('machines')->orderBy('id')->value('tag'),
                 '/jobs/'.DB::table('jobs')->min('id'),
                 '/guides',
                 '/jobs/'.DB::table('jobs')->min('id').'/fix',
