@@ -8,6 +8,7 @@ use DateTimeImmutable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use OddBench\Machines\CounterRuns;
 use OddBench\Machines\HourCounter;
 use OddBench\Machines\HoursJudged;
 use OddBench\Machines\HoursNow;
@@ -16,9 +17,6 @@ use OddBench\Machines\UsualUse;
 /** The hours of machines now, from the counters that were read. One of these lives as long as a request. */
 final class HoursQuery
 {
-    /** Days of counters that tell how much machines of the shop run. */
-    private const DAYS = 180;
-
     /** A rate is told from no less than this, in days. */
     private const LEAST_DAYS = 7;
 
@@ -119,7 +117,7 @@ final class HoursQuery
                 FROM counters WHERE withdrawn_at IS NULL AND at > ?
                 GROUP BY machine_id
                 HAVING max(at) - min(at) >= make_interval(days => ?) AND NOT bool_or(began_anew)) AS rates
-            SQL, [now()->subDays(self::DAYS), self::LEAST_DAYS]);
+            SQL, [now()->subDays(CounterRuns::DAYS), self::LEAST_DAYS]);
         $mean = is_numeric($found->mean ?? null) ? (float) $found->mean : 0.0;
 
         return $this->usual = (int) ($found->machines ?? 0) < self::LEAST_MACHINES

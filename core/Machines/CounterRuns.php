@@ -11,7 +11,7 @@ use OddBench\Input\InputError;
 final readonly class CounterRuns
 {
     /** So many days of readings are looked at: use changes with the seasons and with who owns it. */
-    private const DAYS = 180.0;
+    public const DAYS = 180.0;
 
     /** A clock of a board may go this much too quick before a reading is refused, as a share, and so many hours besides. */
     private const CLOCK_OFF = 0.01;

@@ -79,7 +79,10 @@ final readonly class PartsWorth
         return self::HARDLY_RUN * max(0.0, 1 - $part->runH / $part->lifeH);
     }
 
-    /** P(more than so many are asked for in a year), asked for as a Poisson process at the rate of the last year or of both, whichever is higher. */
+    /**
+     * P(more than so many are asked for in a year), asked for as a Poisson process at the rate of the last year or of both, whichever
+     * is higher.
+     */
     private static function oneMoreIsAsked(int $lastYear, int $twoYears, int $ahead): float
     {
         $rate = max($lastYear, $twoYears / 2);

@@ -95,14 +95,14 @@ final class LedgerTest extends BenchTestCase
     {
         $this->worked($this->job, '2026-06-10 10:00', '2026-06-10 11:00');
         $this->billed($this->job, 1001, 0, '2026-06-10 12:00');
-        foreach (['tube-cooked', 'break-fan-dead'] as $fault) {
+        foreach (['tube-cooked', 'break-fan-failed'] as $fault) {
             $this->confirmed($this->job, $fault);
         }
         // taken back: it has no share
         $this->confirmed($this->job, 'nozzle-blocked', superseded: true);
         $faults = array_column($this->ledger('2026-06-10', '2026-06-10')['faults'], null, 'code');
 
-        self::assertEqualsCanonicalizing(['tube-cooked', 'break-fan-dead'], array_keys($faults));
+        self::assertEqualsCanonicalizing(['tube-cooked', 'break-fan-failed'], array_keys($faults));
         self::assertEqualsCanonicalizing([501, 500], array_column($faults, 'chargedMinor'));
         self::assertEquals([30.0, 30.0], array_column($faults, 'handsMinutes'));
     }
@@ -151,7 +151,10 @@ final class LedgerTest extends BenchTestCase
         $csv = (string) $this->get('/files/ledger.csv?from=2026-06-10&to=2026-06-10')->assertOk()->getContent();
         $rows = array_map(static fn (string $row): array => str_getcsv($row), array_filter(explode("\n", trim($csv))));
 
-        self::assertSame(['family', 'tern-220', $family['name'], '1', '60', '54.00', '0.00', '123.45', '0.00', '123.45'], array_map(trim(...), $rows[1]));
+        self::assertSame(
+            ['family', 'tern-220', $family['name'], '1', '60', '54.00', '0.00', '123.45', '0.00', '123.45'],
+            array_map(trim(...), $rows[1]),
+        );
         self::assertSame('fault', $rows[2][0]);
     }
 

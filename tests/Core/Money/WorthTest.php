@@ -13,6 +13,7 @@ use OddBench\Money\Piece;
 use OddBench\Money\RepairValue;
 use OddBench\Money\StorageDue;
 use OddBench\Money\WhatToDo;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -69,10 +70,19 @@ final class WorthTest extends TestCase
         self::assertSame(WhatToDo::Split, (new RepairValue)->judge(10_000, 4000, 6000, 5999)->best);
     }
 
-    #[TestWith([10_000, 2000, 6000, 0, 'Mending brings 80.00, splitting it the next best 60.00. That turns when more than 40.00 is still to be spent.'])]
-    #[TestWith([10_000, 2000, 0, 6000, 'Mending brings 80.00, selling it as it is the next best 60.00. That turns when more than 40.00 is still to be spent.'])]
-    #[TestWith([10_000, 5000, 6000, 0, 'Mending brings 50.00, splitting it 60.00. It would be worth it with no more than 40.00 still to spend.'])]
-    #[TestWith([5999, 0, 6000, 0, 'Even mended for nothing it would bring less than the 60.00 it brings now.'])]
+    /** @return iterable<string, array{int, int, int, int, string}> sells at, still to spend, in parts, as it is, what is said */
+    public static function turns(): iterable
+    {
+        yield 'mended rather than split' => [10_000, 2000, 6000, 0, 'Mending brings 80.00, splitting it the next best 60.00. '
+            .'That turns when more than 40.00 is still to be spent.'];
+        yield 'mended rather than sold as it is' => [10_000, 2000, 0, 6000, 'Mending brings 80.00, selling it as it is the next best '
+            .'60.00. That turns when more than 40.00 is still to be spent.'];
+        yield 'split, for too much is to be spent' => [10_000, 5000, 6000, 0, 'Mending brings 50.00, splitting it 60.00. '
+            .'It would be worth it with no more than 40.00 still to spend.'];
+        yield 'not even for nothing' => [5999, 0, 6000, 0, 'Even mended for nothing it would bring less than the 60.00 it brings now.'];
+    }
+
+    #[DataProvider('turns')]
     public function test_it_says_where_the_answer_turns(int $sells, int $further, int $donor, int $asIs, string $because): void
     {
         self::assertSame($because, (new RepairValue)->judge($sells, $further, $donor, $asIs)->because);
