@@ -56,6 +56,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
         App\Computation\AccuracyCommand::class,
         App\Knowledge\Console\KnowledgeCommand::class,
         App\Diagnosis\Console\RatesCommand::class,
+        App\Fleet\Risks\WorkOutCommand::class,
+        App\Machines\Console\AskPrintersCommand::class,
         App\Plan\NextStepsCommand::class,
         App\Practice\JobTestCommand::class,
         App\Computation\MeasureCommand::class,
@@ -71,6 +73,10 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ])
     ->withSchedule(function (Schedule $schedule): void {
         $schedule->command('odd-bench:prune')->hourly();
+        $schedule->command('odd-bench:counters')->hourlyAt(40)->withoutOverlapping(60)->runInBackground();
+        // what changed on many machines at once; and, once a night, everything anew
+        $schedule->command('odd-bench:lives --changed')->everyMinute()->withoutOverlapping(10);
+        $schedule->command('odd-bench:lives --due')->hourlyAt(10)->withoutOverlapping(60)->runInBackground();
         // a shop's night; what fails, or fell into hours the machine was off, is made up for
         if (config('odd-bench.real') === true) {
             $schedule->command('odd-bench:backup --due')->hourlyAt(20)->withoutOverlapping(360)->runInBackground();

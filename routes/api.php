@@ -8,7 +8,11 @@ use App\Computation\ComputationController;
 use App\Diagnosis\Complaint\ComplaintController;
 use App\Diagnosis\DiagnosisController;
 use App\Diagnosis\Trials\TrialController;
-use App\Fleet\LookListController;
+use App\Fleet\Campaigns\CampaignController;
+use App\Fleet\Farm\FarmController;
+use App\Fleet\Hold\HoldController;
+use App\Fleet\Lives\LivesController;
+use App\Fleet\Risks\RiskController;
 use App\Instruments\InstrumentController;
 use App\Intake\JobController;
 use App\Intake\PhotographController;
@@ -98,6 +102,17 @@ Route::middleware(['auth', 'throttle:person', 'cache.headers:private;no_store;et
     Route::put('machines/{tag}/warranty', [MachineController::class, 'warranty']);
     Route::post('machines/{tag}/service-jobs', [CareController::class, 'openService']);
 
+    Route::get('fleet/farm', [FarmController::class, 'show']);
+    Route::post('fleet/racks', [FarmController::class, 'drawRack']);
+    Route::put('fleet/racks/{rack}', [FarmController::class, 'redrawRack']);
+    Route::delete('fleet/racks/{rack}', [FarmController::class, 'takeDownRack']);
+    Route::post('fleet/standing', [FarmController::class, 'stand']);
+    Route::get('fleet/hold', [HoldController::class, 'show']);
+    Route::get('fleet/lives', [LivesController::class, 'index']);
+    Route::get('fleet/lives/{class}', [LivesController::class, 'show']);
+    Route::get('fleet/risks', [RiskController::class, 'index']);
+    Route::post('fleet/service-jobs', [RiskController::class, 'makeJobs']);
+
     Route::get('families/{family}', [FamilyController::class, 'show']);
     Route::post('families', [FamilyController::class, 'store']);
     Route::post('families/import', [FamilyController::class, 'import']);
@@ -182,10 +197,19 @@ Route::middleware(['auth', 'throttle:person', 'cache.headers:private;no_store;et
     Route::post('complaints', [ComplaintController::class, 'read'])->withoutMiddleware(OnceOnly::class);
     Route::post('instruments/{name}', [InstrumentController::class, 'compute'])->withoutMiddleware(OnceOnly::class);
 
-    Route::get('look-lists', [LookListController::class, 'index']);
-    Route::get('look-lists/{list}', [LookListController::class, 'show']);
-    Route::post('look-lists/{list}/looks', [LookListController::class, 'look']);
-    Route::post('look-lists/{list}/end', [LookListController::class, 'close']);
+    Route::get('campaigns', [CampaignController::class, 'index']);
+    Route::post('campaigns', [CampaignController::class, 'store']);
+    Route::post('campaigns/who', [CampaignController::class, 'who'])->withoutMiddleware(OnceOnly::class);
+    Route::prefix('campaigns/{campaign}')->group(function (): void {
+        Route::get('', [CampaignController::class, 'show']);
+        Route::put('', [CampaignController::class, 'change']);
+        Route::post('looks', [CampaignController::class, 'look']);
+        Route::post('mended', [CampaignController::class, 'mended']);
+        Route::post('red-tags', [CampaignController::class, 'tagTheRest']);
+        Route::get('letters', [CampaignController::class, 'letters']);
+        Route::post('letters', [CampaignController::class, 'wroteTo']);
+        Route::post('end', [CampaignController::class, 'close']);
+    });
 
     Route::post('jobs', [JobController::class, 'store']);
     Route::prefix('jobs/{job}')->group(function (): void {
@@ -202,7 +226,7 @@ Route::middleware(['auth', 'throttle:person', 'cache.headers:private;no_store;et
         Route::post('red-tag/supervised-test', [SafetyController::class, 'signTest']);
 
         Route::get('diagnosis', [DiagnosisController::class, 'show']);
-        Route::post('look-lists', [LookListController::class, 'open']);
+        Route::post('campaigns', [CampaignController::class, 'fromJob']);
         Route::post('spool', [SpoolController::class, 'inJob']);
         Route::post('findings', [DiagnosisController::class, 'record']);
         Route::get('instruments/{name}', [InstrumentController::class, 'compare']);

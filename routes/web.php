@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Diagnosis\Trials\TrialController;
+use App\Fleet\Farm\FarmController;
 use App\Intake\PhotographController;
 use App\Machines\Families\FamilyController;
 use App\Machines\MachineTableController;
@@ -37,6 +38,7 @@ Route::middleware(['auth', 'cache.headers:private;no_store'])->prefix('files')->
     Route::get('jobs/{job}/sheet.pdf', [SheetController::class, 'ofJob']);
     Route::get('jobs/{job}/estimate.pdf', [MoneyPapers::class, 'estimate']);
     Route::get('jobs/{job}/bill.pdf', [MoneyPapers::class, 'bill']);
+    Route::get('farm.csv', [FarmController::class, 'csv']);
     Route::get('ledger.csv', [LedgerController::class, 'csv']);
     Route::get('bills.csv', [LedgerController::class, 'bills']);
     Route::get('orders/{order}.csv', [OrderController::class, 'csv']);

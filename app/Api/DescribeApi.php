@@ -166,6 +166,15 @@ final readonly class DescribeApi
 
                     continue;
                 }
+                $own = self::named($rules, $field);
+                if ($own !== []) {
+                    $properties[$field] = $this->body($own);
+                    if (in_array('required', $its, true)) {
+                        $required[] = $field;
+                    }
+
+                    continue;
+                }
                 $item = $this->field($rules["{$field}.*"] ?? ['string']);
                 $map = $item['type'] === 'boolean' || array_filter($its, static fn (mixed $rule): bool => $rule instanceof IsMap) !== [];
                 if (in_array('nullable', $rules["{$field}.*"] ?? [], true)) {
@@ -186,6 +195,24 @@ final readonly class DescribeApi
     }
 
     /**
+     * What stands under names of its own within a field.
+     *
+     * @param  array<string, list<mixed>>  $rules
+     * @return array<string, list<mixed>>
+     */
+    private static function named(array $rules, string $field): array
+    {
+        $own = [];
+        foreach ($rules as $name => $inner) {
+            if (str_starts_with($name, "{$field}.") && ! str_starts_with($name, "{$field}.*")) {
+                $own[substr($name, strlen("{$field}."))] = $inner;
+            }
+        }
+
+        return $own;
+    }
+
+    /**
      * @param  list<mixed>  $rules
      * @return array<string, mixed>
      */
@@ -201,7 +228,10 @@ final readonly class DescribeApi
                 $rule instanceof Day => $schema + ['format' => 'date'],
                 $rule instanceof Enum => $schema + ['enum' => $this->cases($rule)],
                 $rule instanceof In => $schema + ['enum' => str_getcsv(substr((string) $rule, 3))],
-                is_string($rule) && str_starts_with($rule, 'in:') => $schema + ['enum' => explode(',', substr($rule, 3))],
+                is_string($rule) && str_starts_with($rule, 'in:') => $schema + ['enum' => array_map(
+                    in_array('integer', $rules, true) ? intval(...) : strval(...),
+                    explode(',', substr($rule, 3)),
+                )],
                 default => $schema,
             };
         }

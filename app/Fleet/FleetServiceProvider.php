@@ -5,6 +5,15 @@ declare(strict_types=1);
 namespace App\Fleet;
 
 use App\Diagnosis\Findings\HearsChecks;
+use App\Fleet\Campaigns\LookedInJob;
+use App\Fleet\Risks\Costs;
+use App\Fleet\Risks\ForetoldUse;
+use App\Fleet\Risks\Stale;
+use App\Machines\Counter;
+use App\Machines\Fitting;
+use App\Machines\Machine;
+use App\Machines\ServiceDone;
+use App\Stock\Orders\ForetellsUse;
 use Illuminate\Support\ServiceProvider;
 
 final class FleetServiceProvider extends ServiceProvider
@@ -12,5 +21,27 @@ final class FleetServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->tag([LookedInJob::class], HearsChecks::TAG);
+        $this->app->scoped(Costs::class);
+        $this->app->scoped(Stale::class);
+        $this->app->bind(ForetellsUse::class, ForetoldUse::class);
+    }
+
+    /** What was foretold of a machine holds until something changes on it. */
+    public function boot(): void
+    {
+        Fitting::saved(fn (Fitting $f) => $this->changed($f->machine_id));
+        Fitting::deleted(fn (Fitting $f) => $this->changed($f->machine_id));
+        Counter::saved(fn (Counter $c) => $this->changed($c->machine_id));
+        ServiceDone::saved(fn (ServiceDone $s) => $this->changed($s->machine_id));
+        Machine::updated(function (Machine $m): void {
+            if ($m->wasChanged(['hours', 'family', 'place', 'prints_abrasive', 'prints_hot'])) {
+                $this->changed($m->id);
+            }
+        });
+    }
+
+    private function changed(int $machine): void
+    {
+        $this->app->make(Stale::class)->mark($machine);
     }
 }

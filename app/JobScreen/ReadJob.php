@@ -9,9 +9,9 @@ use App\Diagnosis\Faults\ConfirmedView;
 use App\Diagnosis\Findings\FindingView;
 use App\Diagnosis\Findings\FoundInJob;
 use App\Diagnosis\Findings\JobFinding;
-use App\Fleet\LookList;
-use App\Fleet\LookListQuery;
-use App\Fleet\SistersQuery;
+use App\Fleet\Campaigns\Campaign;
+use App\Fleet\Campaigns\CampaignQuery;
+use App\Fleet\Campaigns\SistersQuery;
 use App\Intake\Accessory;
 use App\Intake\AccessoryView;
 use App\Intake\Job;
@@ -59,7 +59,7 @@ final readonly class ReadJob implements ShowJob
         private PositionsQuery $positions,
         private HoursQuery $hours,
         private VisitsQuery $visits,
-        private LookListQuery $lookLists,
+        private CampaignQuery $campaigns,
         private SistersQuery $sisters,
         private WriteSheet $sheet,
         private Warranty $warranty,
@@ -130,7 +130,7 @@ final readonly class ReadJob implements ShowJob
             waysOut: $this->waysOut($state),
             positions: $this->positions->of($machine),
             pastJobs: array_values(array_filter($this->visits->of($machine), static fn (PastJobView $p): bool => $p->id !== $job->id)),
-            lookLists: $this->lookLists->ofMachine($machine),
+            campaigns: $this->campaigns->ofMachine($machine),
             warranty: WarrantyView::of($machine, $this->warranty->runs($machine), $job->warranty_choice),
             spool: $stock->spool === null ? null : "{$stock->spool->code}, ".trim("{$stock->spool->material} {$stock->spool->colour}"),
         );
@@ -142,7 +142,7 @@ final readonly class ReadJob implements ShowJob
         $fault = $this->knowledge->faults[$confirmed->fault] ?? null;
         if ($fault?->sisters === null
             || $confirmed->superseded_at !== null
-            || LookList::query()->where('fault', $fault->code)->where(fn ($q) => $q->whereNull('closed_at')->orWhere('job_id', $job->id))->exists()) {
+            || Campaign::query()->where('fault', $fault->code)->where(fn ($q) => $q->whereNull('closed_at')->orWhere('job_id', $job->id))->exists()) {
             return null;
         }
         $many = $this->sisters->of($fault, $job->machine)->count();

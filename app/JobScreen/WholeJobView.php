@@ -6,7 +6,7 @@ namespace App\JobScreen;
 
 use App\Diagnosis\Faults\ConfirmedView;
 use App\Diagnosis\Findings\FindingView;
-use App\Fleet\LookListLine;
+use App\Fleet\Campaigns\CampaignLine;
 use App\Intake\AccessoryView;
 use App\Intake\JobView;
 use App\Intake\StationView;
@@ -39,7 +39,7 @@ final readonly class WholeJobView extends JobView
      * @param  list<WayOutView>  $waysOut
      * @param  list<FittingView>  $positions
      * @param  list<PastJobView>  $pastJobs
-     * @param  list<LookListLine>  $lookLists  open ones this machine stands on
+     * @param  list<CampaignLine>  $campaigns  open ones this machine stands on
      */
     public function __construct(
         #[OA\Property] public int $id,
@@ -76,7 +76,7 @@ final readonly class WholeJobView extends JobView
         #[OA\Property(type: 'array', items: new OA\Items(ref: WayOutView::class))] public array $waysOut,
         #[OA\Property(type: 'array', items: new OA\Items(ref: FittingView::class))] public array $positions,
         #[OA\Property(type: 'array', items: new OA\Items(ref: PastJobView::class))] public array $pastJobs,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: LookListLine::class))] public array $lookLists,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: CampaignLine::class))] public array $campaigns,
         #[OA\Property] public ?WarrantyView $warranty,
         #[OA\Property(description: 'the spool the print that went wrong came from, in words')] public ?string $spool,
     ) {

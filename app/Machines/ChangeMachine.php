@@ -52,6 +52,7 @@ final readonly class ChangeMachine
                 $machine->notes = $to->notes;
                 $said[] = $to->notes === null ? 'Notes taken away' : "Notes: {$to->notes}";
             }
+            $said = [...$said, ...self::prints($machine, $to)];
             $machine->save();
             foreach ($said as $text) {
                 $this->history->note($machine, $by, 'edited', $text);
@@ -82,6 +83,24 @@ final readonly class ChangeMachine
         $machine->family = $family;
 
         return ['Family: '.($before->name ?? 'not known')." turned out to be {$now->name}"];
+    }
+
+    /**
+     * What it prints as a rule wears its parts.
+     *
+     * @return list<string>
+     */
+    private static function prints(Machine $machine, MachineChange $to): array
+    {
+        $said = [];
+        foreach (['prints_abrasive' => [$to->printsAbrasive, 'abrasive filament'], 'prints_hot' => [$to->printsHot, 'hot material']] as $column => [$now, $words]) {
+            if ($now !== null && $machine->getAttribute($column) !== $now) {
+                $machine->setAttribute($column, $now);
+                $said[] = ($now ? 'Prints ' : 'Does not print ')."{$words} as a rule";
+            }
+        }
+
+        return $said;
     }
 
     /** @return list<string> */

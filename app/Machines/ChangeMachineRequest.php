@@ -22,6 +22,8 @@ final class ChangeMachineRequest extends Form
             'printerHost' => ['nullable', 'string', 'max:120'],
             'printerPort' => ['nullable', 'integer', 'between:1,65535'],
             'notes' => ['nullable', 'string', 'max:2000'],
+            'printsAbrasive' => ['sometimes', 'boolean'],
+            'printsHot' => ['sometimes', 'boolean'],
             'seen' => ['required', 'string', 'max:40'],
         ];
     }
@@ -40,6 +42,8 @@ final class ChangeMachineRequest extends Form
             $this->words('printerHost'),
             $this->wholeOrNull('printerPort'),
             $this->words('notes'),
+            $this->has('printsAbrasive') ? $this->boolean('printsAbrasive') : null,
+            $this->has('printsHot') ? $this->boolean('printsHot') : null,
         );
     }
 }

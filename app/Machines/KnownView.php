@@ -22,6 +22,8 @@ final readonly class KnownView extends View
         #[OA\Property] public ?string $printerHost,
         #[OA\Property] public ?int $printerPort,
         #[OA\Property] public ?string $notes,
+        #[OA\Property(description: 'filled filament (glass, carbon, glow, metal) as a rule')] public bool $printsAbrasive,
+        #[OA\Property(description: 'above 250 °C as a rule')] public bool $printsHot,
         #[OA\Property(description: 'sent along with an edit: when it was changed last')] public string $seen,
     ) {
     }
@@ -41,6 +43,8 @@ final readonly class KnownView extends View
             $machine->printer_host,
             $machine->printer_port,
             $machine->notes,
+            $machine->prints_abrasive,
+            $machine->prints_hot,
             (string) $machine->updated_at?->toIso8601String(),
         );
     }

@@ -36,6 +36,10 @@ use OddBench\Machines\Tag;
  * @property string|null $printer_host
  * @property int|null $printer_port
  * @property string|null $notes
+ * @property bool $prints_abrasive filled filament as a rule
+ * @property bool $prints_hot above 250 °C as a rule
+ * @property Carbon|null $asked_at when its printer was asked last by itself
+ * @property string|null $counter_wonder why what it said then was not believed
  * @property-read Owner|null $owner
  * @property-read Collection<int, Fitting> $fittings
  */
@@ -43,7 +47,13 @@ final class Machine extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['warranty_until' => 'date', 'place_since' => 'datetime'];
+    protected $casts = [
+        'warranty_until' => 'date', 'place_since' => 'datetime', 'prints_abrasive' => 'boolean', 'prints_hot' => 'boolean',
+        'asked_at' => 'datetime',
+    ];
+
+    /** what the database starts a machine with */
+    protected $attributes = ['prints_abrasive' => false, 'prints_hot' => false];
 
     protected static function booted(): void
     {

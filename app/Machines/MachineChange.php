@@ -9,7 +9,11 @@ use App\Machines\Owners\OwnerChoice;
 /** How a machine should stand after it was edited by hand. */
 final readonly class MachineChange
 {
-    /** @param  'owner'|'farm'|'resale'  $heldAs */
+    /**
+     * @param  'owner'|'farm'|'resale'  $heldAs
+     * @param  bool|null  $printsAbrasive  filled filament as a rule; nothing when nobody said
+     * @param  bool|null  $printsHot  above 250 °C as a rule
+     */
     public function __construct(
         public string $family,
         public ?string $serial,
@@ -19,6 +23,8 @@ final readonly class MachineChange
         public ?string $printerHost,
         public ?int $printerPort,
         public ?string $notes,
+        public ?bool $printsAbrasive = null,
+        public ?bool $printsHot = null,
     ) {
     }
 }

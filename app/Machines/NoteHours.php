@@ -29,7 +29,7 @@ final readonly class NoteHours
         Machine $machine,
         float $hours,
         CounterSource $source,
-        Person $by,
+        ?Person $by,
         ?Carbon $at = null,
         bool $beganAnew = false,
     ): Counter {
@@ -46,12 +46,54 @@ final readonly class NoteHours
                 'hours' => $hours,
                 'began_anew' => $beganAnew,
                 'source' => $source->value,
-                'person_id' => $by->id,
+                'person_id' => $by?->id,
             ]);
             $this->settle($locked);
+            Machine::withoutTimestamps(static fn (): bool => $locked->update(['counter_wonder' => null]));
             $machine->setAttribute('hours', $locked->hours);
 
             return $counter;
+        });
+    }
+
+    /**
+     * What a printer told by itself. One reading a day stays: the last. What cannot be is not taken, and said.
+     *
+     * @return bool whether it was believed
+     */
+    public function told(Machine $machine, float $hours): bool
+    {
+        try {
+            $this->instead($machine, $hours);
+        } catch (InputError $e) {
+            // no edit of anybody's, so nobody's edit is older for it
+            Machine::query()->toBase()->where('id', $machine->id)
+                ->update(['counter_wonder' => mb_substr("Its printer says {$hours} h. {$e->getMessage()}", 0, 300)]);
+
+            return false;
+        }
+
+        return true;
+    }
+
+    /**
+     * Noted in place of what the printer told before on the same day.
+     *
+     * @throws InputError when that cannot be
+     */
+    private function instead(Machine $machine, float $hours): void
+    {
+        DB::transaction(function () use ($machine, $hours): void {
+            Machine::query()->lockForUpdate()->findOrFail($machine->id);
+            $last = Counter::query()->where('machine_id', $machine->id)->whereNull('withdrawn_at')
+                ->orderByDesc('at')
+                ->orderByDesc('id')
+                ->first();
+            $ofToday = $last?->source === CounterSource::Printer->value && $last->person_id === null && $last->at->isSameDay(now());
+            if ($ofToday && (float) $last->hours <= $hours) {
+                $last->delete();
+            }
+            $this->note($machine, $hours, CounterSource::Printer, null);
         });
     }
 
@@ -91,7 +133,8 @@ final readonly class NoteHours
         $last = $counters->last();
         $this->hours->forget();
         $judged = $last === null ? null : $this->hours->judge($counters, $last->at);
-        $machine->update(['hours' => $judged === null ? null : round($judged->hours, 1)]);
+        // hours go on by themselves: that makes nobody’s edit of the machine older
+        Machine::withoutTimestamps(static fn (): bool => $machine->update(['hours' => $judged === null ? null : round($judged->hours, 1)]));
     }
 
     /** @return Collection<int, Counter> in order */

@@ -30,6 +30,27 @@ enum Place: string
         ));
     }
 
+    /** Whether it does not come back into use. */
+    public function isGone(): bool
+    {
+        return in_array($this, [self::Donor, self::Scrap, self::Unmended], true);
+    }
+
+    /** Whether it stands in the shop, where a hand can be laid on it. */
+    public function isHere(): bool
+    {
+        return in_array($this, [self::Bench, self::Service, self::Sale], true);
+    }
+
+    /** @return list<string> where what does not come back into use is */
+    public static function gone(): array
+    {
+        return array_values(array_map(
+            static fn (self $place): string => $place->value,
+            array_filter(self::cases(), static fn (self $place): bool => $place->isGone()),
+        ));
+    }
+
     public function words(): string
     {
         return match ($this) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Passport;
 
 use App\Diagnosis\Faults\Confirmed;
-use App\Fleet\LookListQuery;
+use App\Fleet\Campaigns\CampaignQuery;
 use App\Intake\Job;
 use App\Intake\JobEvent;
 use App\Machines\HoursQuery;
@@ -29,7 +29,7 @@ final readonly class PassportQuery
 
     public function __construct(
         private Knowledge $knowledge,
-        private LookListQuery $lookLists,
+        private CampaignQuery $campaigns,
         private PositionsQuery $positions,
         private VisitsQuery $visits,
         private ServiceQuery $service,
@@ -75,7 +75,7 @@ final readonly class PassportQuery
             jobs: $this->visits->of($machine),
             timeline: array_values($events->take(self::LINES)->map(TimelineLine::of(...))->all()),
             olderThan: $events->count() > self::LINES ? $events[self::LINES - 1]->id : null,
-            lookLists: $this->lookLists->ofMachine($machine),
+            campaigns: $this->campaigns->ofMachine($machine),
             comebacks: Confirmed::query()->whereNull('superseded_at')->whereNotNull('comeback_of')->whereIn(
                 'job_id',
                 Job::query()->select('id')->where('machine_id', $machine->id),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Passport;
 
 use App\Api\View;
-use App\Fleet\LookListLine;
+use App\Fleet\Campaigns\CampaignLine;
 use App\Machines\HoursView;
 use App\Machines\ServiceDueView;
 use App\Machines\WarrantyView;
@@ -22,7 +22,7 @@ final readonly class PassportView extends View
      * @param  list<FittingView>  $positions
      * @param  list<PastJobView>  $jobs  newest first
      * @param  list<TimelineLine>  $timeline  newest first
-     * @param  list<LookListLine>  $lookLists  open ones it stands on
+     * @param  list<CampaignLine>  $campaigns  open ones it stands on
      * @param  list<ServiceDueView>  $service  what comes round, the most due first
      */
     public function __construct(
@@ -38,7 +38,7 @@ final readonly class PassportView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: PastJobView::class))] public array $jobs,
         #[OA\Property(type: 'array', items: new OA\Items(ref: TimelineLine::class))] public array $timeline,
         #[OA\Property] public ?int $olderThan,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: LookListLine::class))] public array $lookLists,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: CampaignLine::class))] public array $campaigns,
         #[OA\Property(description: 'jobs in which a fault came back within the warranty of its repair')] public int $comebacks,
         #[OA\Property(description: 'address of the page its owner may see; without a server in front when none was set for labels')]
         public string $ownersPage,

@@ -15,6 +15,9 @@ use App\Repair\Guides\GuidesQuery;
 use App\Repair\Guides\GuideStepDone;
 use App\Repair\Guides\GuideTimes;
 use App\Repair\Guides\GuideWords;
+use App\Repair\Service\PlannedChange;
+use App\Repair\Service\PlannedChangeView;
+use App\Repair\Service\PlannedOfJob;
 use App\Repair\Service\ServiceItemView;
 use App\Repair\Tray\Explained;
 use App\Repair\Tray\TakenOff;
@@ -65,6 +68,7 @@ final readonly class FixQuery
             guides: $this->offered($state, $family, $person),
             runs: array_values($open->map(fn (GuideRun $run): GuideRunView => $this->run($job, $run))->all()),
             service: $this->service($job),
+            changes: $this->changes($state),
             promised: (int) Reservation::query()->where('job_id', $job->id)->sum('quantity'),
         );
     }
@@ -128,6 +132,11 @@ final readonly class FixQuery
                 $for[$item->guide] ??= $item->name;
             }
         }
+        foreach (PlannedOfJob::of($state)->all as $change) {
+            if ($change->guide !== null && isset($fit[$change->guide])) {
+                $for[$change->guide] ??= $this->knowledge->positionName($state->job->machine->family, $change->position);
+            }
+        }
         $guides = array_values($fit);
         usort($guides, static fn (Guide $a, Guide $b): int => isset($for[$b->code]) <=> isset($for[$a->code]));
 
@@ -151,6 +160,19 @@ final readonly class FixQuery
             $guide->tools,
             $guide->state,
         );
+    }
+
+    /** @return list<PlannedChangeView> */
+    private function changes(JobState $state): array
+    {
+        $planned = PlannedOfJob::of($state);
+
+        return array_values($planned->all->map(fn (PlannedChange $c): PlannedChangeView => new PlannedChangeView(
+            $c->position,
+            $this->knowledge->positionName($state->job->machine->family, $c->position),
+            $c->guide,
+            in_array($c->position, $planned->done, true),
+        ))->all());
     }
 
     /** @return list<ServiceItemView> */

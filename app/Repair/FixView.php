@@ -7,6 +7,7 @@ namespace App\Repair;
 use App\Api\View;
 use App\Repair\Guides\GuideLineView;
 use App\Repair\Guides\GuideRunView;
+use App\Repair\Service\PlannedChangeView;
 use App\Repair\Service\ServiceItemView;
 use App\Repair\Tray\DifferenceView;
 use App\Repair\Tray\SubstituteView;
@@ -29,6 +30,7 @@ final readonly class FixView extends View
      * @param  list<GuideLineView>  $guides  those for this job first
      * @param  list<GuideRunView>  $runs  open ones
      * @param  list<ServiceItemView>  $service
+     * @param  list<PlannedChangeView>  $changes  before they fail
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: TrayStepView::class))] public array $steps,
@@ -42,6 +44,7 @@ final readonly class FixView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: GuideLineView::class))] public array $guides,
         #[OA\Property(type: 'array', items: new OA\Items(ref: GuideRunView::class))] public array $runs,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ServiceItemView::class))] public array $service,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PlannedChangeView::class))] public array $changes,
         #[OA\Property(description: 'parts promised to this job')] public int $promised,
     ) {
     }

@@ -6,6 +6,7 @@ namespace App\Repair;
 
 use App\Intake\JobState;
 use App\Repair\Guides\GuideRun;
+use App\Repair\Service\PlannedOfJob;
 use App\Stock\Orders\WorkAhead;
 
 /** Tells the shelf what the open jobs are still to have mended. */
@@ -17,6 +18,7 @@ final readonly class PlanAhead implements WorkAhead
 
         return [
             'faults' => $work->unmended($state),
+            'classes' => PlannedOfJob::of($state)->classes(),
             'guides' => array_values($work->guideRuns->whereNull('ended_at')->map(static fn (GuideRun $r): string => $r->guide)->all()),
         ];
     }

@@ -15,6 +15,7 @@ use App\Stock\Shelf\Movement;
 use App\Stock\Shelf\UsePart;
 use App\Stock\Shelf\UsePartRequest;
 use Illuminate\Support\Facades\Gate;
+use OddBench\Fleet\LifeEnd;
 
 final readonly class RepairController
 {
@@ -62,7 +63,15 @@ final readonly class RepairController
         /** @var 'tested'|'untested'|null $grade */
         $grade = $request->words('oldGrade');
 
-        return new FitNote($request->words('reason'), $request->boolean('upgrade'), $became, $grade, $request->boolean('allTheSame'));
+        return new FitNote(
+            $request->words('reason'),
+            $request->boolean('upgrade'),
+            $became,
+            $grade,
+            $request->boolean('allTheSame'),
+            LifeEnd::tryFrom($request->words('oldEnded') ?? ''),
+            $request->numberOrNull('hadHours'),
+        );
     }
 
     public function putBack(int $job, int $movement, UsePart $use): JobView

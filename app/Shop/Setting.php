@@ -27,6 +27,13 @@ final class Setting
         'service_pct' => 80,
         // a part in a bin costs a fifth of its price a year: money, room, what goes out of use (from memory)
         'holding_pct' => 20,
+        // minutes of hands to take a machine out of its rack, open it, prove it and put it back (from memory)
+        'open_minutes' => 12,
+        // and until it is known what failed
+        'find_minutes' => 30,
+        // how long a machine stands that failed by itself, and what an hour of printing brings (from memory)
+        'down_days' => 2,
+        'print_hour_minor' => 120,
     ];
 
     public static function isDemo(): bool
@@ -46,7 +53,7 @@ final class Setting
         return self::whole('bench_minute_minor');
     }
 
-    /** @param  'bench_minute_minor'|'warranty_days'|'warranty_hours'|'order_minutes'|'holding_pct'|'idle_minutes'|'service_pct'  $key */
+    /** @param  'bench_minute_minor'|'warranty_days'|'warranty_hours'|'order_minutes'|'holding_pct'|'idle_minutes'|'service_pct'|'open_minutes'|'find_minutes'|'down_days'|'print_hour_minor'  $key */
     public static function whole(string $key): int
     {
         $value = self::get($key);

@@ -21,6 +21,10 @@ final class SettingsController
         'idleMinutes' => 'idle_minutes',
         'warrantyDays' => 'warranty_days',
         'warrantyHours' => 'warranty_hours',
+        'openMinutes' => 'open_minutes',
+        'findMinutes' => 'find_minutes',
+        'downDays' => 'down_days',
+        'printHourMinor' => 'print_hour_minor',
     ];
 
     public function show(): SettingsView

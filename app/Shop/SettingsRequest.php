@@ -23,6 +23,10 @@ final class SettingsRequest extends Form
             'idleMinutes' => ['required', 'integer', 'between:1,480'],
             'warrantyDays' => ['required', 'integer', 'between:1,3650'],
             'warrantyHours' => ['required', 'integer', 'between:1,20000'],
+            'openMinutes' => ['required', 'integer', 'between:0,480'],
+            'findMinutes' => ['required', 'integer', 'between:0,480'],
+            'downDays' => ['required', 'integer', 'between:0,90'],
+            'printHourMinor' => ['required', 'integer', 'between:0,100000'],
         ];
     }
 
@@ -40,6 +44,10 @@ final class SettingsRequest extends Form
             'school.in' => 'Measure first or swap first.',
             'idleMinutes.between' => 'A shared tablet locks after 1 to 480 minutes of rest.',
             'warrantyDays.between' => 'A repair is stood for 1 to 3,650 days.',
+            'openMinutes.between' => 'Opening a machine takes 0 to 480 minutes of hands.',
+            'findMinutes.between' => 'Finding takes 0 to 480 minutes of hands.',
+            'downDays.between' => 'A machine that failed stands 0 to 90 days.',
+            'printHourMinor.between' => 'An hour of printing brings 0 to 1,000.',
             'warrantyHours.between' => 'A repair is stood for 1 to 20,000 print hours.',
         ];
     }

@@ -28,6 +28,10 @@ final readonly class SettingsView extends View
         #[OA\Property(description: 'minutes of rest after which a shared tablet forgets who was there')] public int $idleMinutes,
         #[OA\Property(description: 'how long a repair is stood for')] public int $warrantyDays,
         #[OA\Property] public int $warrantyHours,
+        #[OA\Property(description: 'minutes of hands to take a machine out, open it, prove it and put it back')] public int $openMinutes,
+        #[OA\Property(description: 'minutes of hands until it is known what failed')] public int $findMinutes,
+        #[OA\Property(description: 'days a machine stands that failed by itself')] public int $downDays,
+        #[OA\Property(description: 'what a print hour brings, minor units')] public int $printHourMinor,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $zones,
     ) {
     }
@@ -48,6 +52,10 @@ final readonly class SettingsView extends View
             Setting::whole('idle_minutes'),
             Setting::whole('warranty_days'),
             Setting::whole('warranty_hours'),
+            Setting::whole('open_minutes'),
+            Setting::whole('find_minutes'),
+            Setting::whole('down_days'),
+            Setting::whole('print_hour_minor'),
             timezone_identifiers_list(),
         );
     }

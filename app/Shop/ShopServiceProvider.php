@@ -39,7 +39,7 @@ final class ShopServiceProvider extends ServiceProvider
         'line',
         'stocktake',
         'file',
-        'list',
+        'campaign', 'rack',
         'paper',
         'mark',
         'photograph',

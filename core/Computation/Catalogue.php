@@ -7,6 +7,12 @@ namespace OddBench\Computation;
 use OddBench\Diagnosis\Complaint;
 use OddBench\Diagnosis\Diagnose;
 use OddBench\Diagnosis\Trials;
+use OddBench\Fleet\Campaign;
+use OddBench\Fleet\FailureRisk;
+use OddBench\Fleet\PlannedChange;
+use OddBench\Fleet\SparesForecast;
+use OddBench\Fleet\Trend;
+use OddBench\Fleet\WearLife;
 use OddBench\Input\InputError;
 use OddBench\Instruments\BedPlane;
 use OddBench\Instruments\BeltTension;
@@ -67,6 +73,12 @@ final readonly class Catalogue
             new CostSplit,
             new ClaimValue,
             new StorageDue,
+            new WearLife,
+            new FailureRisk,
+            new PlannedChange,
+            new SparesForecast,
+            new Campaign,
+            new Trend,
             ...self::instruments(),
         ] as $computation) {
             $computations[$computation->name()] = $computation;

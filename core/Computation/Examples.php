@@ -18,6 +18,7 @@ final class Examples
 
         $examples = [
             ...self::money(),
+            ...self::fleet(),
             'bed-plane' => [
                 'points' => [
                     ['x_mm' => 10, 'y_mm' => 10, 'z_mm' => 0.1],
@@ -186,6 +187,30 @@ final class Examples
             2,
             16,
         ).'data'.pack('V', strlen($data)).$data;
+    }
+
+    /** @return array<string, array<string, mixed>> */
+    private static function fleet(): array
+    {
+        return [
+            'campaign' => ['fleet' => 29, 'looked' => 11, 'affected' => 3, 'level' => 0.95],
+            'failure-risk' => ['shape' => 2.5, 'scale_h' => 2817.651, 'age_h' => 2000, 'next_h' => 240],
+            'planned-change' => ['shape' => 2.5, 'scale_h' => 2817.651, 'planned_cost' => 1770, 'failure_cost' => 7770],
+            'spares-forecast' => ['parts' => array_map(
+                static fn (int $age): array => ['shape' => 2.5, 'scale_h' => 2817.651, 'age_h' => $age, 'hours_ahead' => 160],
+                [500, 1500, 2000, 2400, 3100],
+            )],
+            'trend' => ['at_h' => [5, 40, 43, 175, 389, 712, 747, 795, 1299, 1478], 'until_h' => 1500],
+            'wear-life' => [
+                'failed_h' => [54, 187, 216, 240, 244, 335],
+                'running_h' => [500, 500, 480],
+                'entered_h' => [0, 0, 0, 0, 100, 0, 0, 0, 20],
+                'usual_life_h' => 450,
+                'shape' => 2,
+                'prior_failures' => 2,
+                'method' => 'auto',
+            ],
+        ];
     }
 
     /** @return array<string, array<string, mixed>> */

@@ -52,12 +52,26 @@ trait ReadsLists
     public function numbers(string $key, int|float $least, int|float $most, string $unit = ''): array
     {
         $this->required($key);
-        $numbers = [];
-        foreach ($this->listAt($key) as $i => $item) {
-            $numbers[] = $this->checkedNumber("{$this->name($key)}.{$i}", $item, $least, $most, $unit);
-        }
+        $numbers = $this->numbersOrNone($key, $least, $most, $unit);
         if ($numbers === []) {
             throw InputError::at($this->name($key), "{$this->name($key)} is empty; give at least one value.");
+        }
+
+        return $numbers;
+    }
+
+    /**
+     * A list of numbers; an absent one reads as empty.
+     *
+     * @return list<float>
+     *
+     * @throws InputError when it is no list or holds something else
+     */
+    public function numbersOrNone(string $key, int|float $least, int|float $most, string $unit = ''): array
+    {
+        $numbers = [];
+        foreach ($this->has($key) ? $this->listAt($key) : [] as $i => $item) {
+            $numbers[] = $this->checkedNumber("{$this->name($key)}.{$i}", $item, $least, $most, $unit);
         }
 
         return $numbers;

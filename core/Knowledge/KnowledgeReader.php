@@ -56,6 +56,7 @@ final class KnowledgeReader
                     $e->text('place'),
                     $e->numberOrNull('life_hours'),
                     $e->yes('consumable'),
+                    $e->numberOrNull('shape'),
                 ),
             ),
             service: $reader->each($files, 'service.yaml', $reader->serviceItem(...)),

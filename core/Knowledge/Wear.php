@@ -10,8 +10,14 @@ final readonly class Wear
     /**
      * @param  float|null  $lifeHours  print hours it usually lasts (common practice); nothing where hours do not wear it
      * @param  bool  $consumable  changed in minutes for little money
+     * @param  float|null  $shape  of its lives (Weibull; common practice): above 1 it wears out, at 1 it fails by chance
      */
-    public function __construct(public string $partClass, public string $place, public ?float $lifeHours, public bool $consumable = false)
-    {
+    public function __construct(
+        public string $partClass,
+        public string $place,
+        public ?float $lifeHours,
+        public bool $consumable = false,
+        public ?float $shape = null,
+    ) {
     }
 }

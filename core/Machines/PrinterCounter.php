@@ -12,6 +12,20 @@ final readonly class PrinterCounter
     private const HOURS = ['y' => 8760.0, 'd' => 24.0, 'h' => 1.0, 'm' => 1 / 60, 's' => 1 / 3600];
 
     /**
+     * Whether a printer that nobody asked anything speaks of work: it keeps a host waiting, moves, heats towards a target or prints
+     * from its card (RepRap-style firmware, from memory). What greets whoever connects is no work.
+     */
+    public static function atWork(string $said): bool
+    {
+        if (preg_match('/\b(echo:\s*busy|busy:\s*(processing|paused)|SD printing byte|print(ing)? (started|paused|resumed))/i', $said) === 1) {
+            return true;
+        }
+        preg_match_all('~\b[TB]\d?\s*:\s*-?[\d.]+\s*/\s*([\d.]+)~', $said, $targets);
+
+        return max([0.0, ...array_map(floatval(...), $targets[1])]) > 0.0;
+    }
+
+    /**
      * @param  string  $said  what came back, with whatever the printer said of itself in between
      * @return float|null hours, 0 to 200,000; null when it did not tell them
      */

@@ -56,10 +56,15 @@ final readonly class DemandLaw
         return new self($mean, $mean ** 2 / ($mean ** 2 / $size + max(0.0, $moreVariance)));
     }
 
+    public function variance(): float
+    {
+        return $this->mean + ($this->size === null ? 0.0 : $this->mean ** 2 / $this->size);
+    }
+
     /** An upper bound of every quantile, by Cantelli’s inequality: how far counting up to it can go. */
     public function furthest(float $p): float
     {
-        return $this->mean + sqrt(($this->mean + ($this->size === null ? 0.0 : $this->mean ** 2 / $this->size)) * $p / (1 - $p));
+        return $this->mean + sqrt($this->variance() * $p / (1 - $p));
     }
 
     /** poisson, or negative-binomial where demand wavers more than its mean. */

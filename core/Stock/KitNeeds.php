@@ -19,9 +19,10 @@ final readonly class KitNeeds
      * @param  list<string>  $faults  confirmed and not mended yet
      * @param  list<string>  $guides  codes of guides begun and not ended
      * @param  array<string, int>  $had  class of part => what the job has taken, or what is promised to it
+     * @param  array<string, int>  $ahead  class of part => how many are to be changed before they fail, with those that were by now
      * @return array<string, int> class of part => how many more; what is only needed perhaps is left out
      */
-    public function open(string $family, array $faults, array $guides, array $had): array
+    public function open(string $family, array $faults, array $guides, array $had, array $ahead = []): array
     {
         $traits = Traits::of($this->knowledge->families[$family]->traits ?? []);
         $begun = array_filter($this->knowledge->guides, static fn (Guide $g): bool => in_array($g->code, $guides, true));
@@ -46,6 +47,10 @@ final readonly class KitNeeds
             }
         }
 
+        foreach ($ahead as $class => $count) {
+            // what a guide changes may be what was to be changed
+            $needs[$class] = max($needs[$class] ?? 0, $count);
+        }
         $left = [];
         foreach ($needs as $class => $count) {
             if ($count > ($had[$class] ?? 0)) {

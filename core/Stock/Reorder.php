@@ -55,6 +55,7 @@ final readonly class Reorder implements Computation
             shelfLifeWeeks: $fields->numberOrNull('shelf_life_weeks', ...Quantity::ShelfLife->bounds()),
             mostToSpend: $fields->numberOrNull('most_to_spend', ...Quantity::MoneySpent->bounds()),
             lastOfKind: $fields->has('last_of_kind') ? $fields->text('last_of_kind') : null,
+            foretold: $this->foretold($fields),
         );
         $fields->done();
         if ($case->mostToSpend !== null && $case->unitCost === null) {
@@ -92,15 +93,15 @@ final readonly class Reorder implements Computation
         }
         $point = $law->quantile($case->serviceLevel);
         $free = $case->free();
-        $rate = $case->demand;
+        $perWeek = $case->perWeek();
         // what nobody asks for is bought only when somebody needs it
-        $enough = $free > $point || ($rate->mean == 0.0 && $free >= 0);
+        $enough = $free > $point || ($perWeek == 0.0 && $free >= 0);
         // whatever history says: without one in hand the next time it is needed the machine waits for the post
         $lastGone = $case->lastOfKind !== null && $enough && $free <= 0;
         $enough = $enough && ! $lastGone;
         $packs = $enough ? 0 : $this->packs($case, $point, $lastGone);
         $risk = 1 - $law->atMost($free);
-        $cover = $rate->mean > 0 ? max(0, $free) / $rate->mean : null;
+        $cover = $perWeek > 0 ? max(0, $free) / $perWeek : null;
         $because = $this->because($case, $point, $enough, $packs, $risk, $cover);
 
         return new ReorderJudged(
@@ -109,11 +110,28 @@ final readonly class Reorder implements Computation
             $risk,
             $cover,
             $free,
-            $rate->mean,
-            $rate->method,
+            $perWeek,
+            $case->demand->method,
             $law->name(),
             ($case->lastOfKind === null ? '' : "{$case->lastOfKind} ").$because,
         );
+    }
+
+    private function foretold(Fields $fields): ?Foretold
+    {
+        if (! $fields->has('foretold')) {
+            return null;
+        }
+        $of = $fields->object('foretold');
+        $expected = $of->number('expected', ...Quantity::PartCount->bounds());
+        $foretold = new Foretold(
+            $expected,
+            ($of->numberOrNull('sd', ...Quantity::PartCount->bounds()) ?? sqrt($expected)) ** 2,
+            $of->wholeOrNull('in_use', ...Quantity::PartCount->bounds()),
+        );
+        $of->done();
+
+        return $foretold;
     }
 
     private function rate(Fields $fields): DemandRate
@@ -135,7 +153,7 @@ final readonly class Reorder implements Computation
     private function packs(ReorderCase $case, int $point, bool $lastGone): int
     {
         $free = $case->free();
-        $perWeek = $case->demand->mean;
+        $perWeek = $case->perWeek();
         $least = (int) ceil((($perWeek > 0 ? $point + 1 : ($lastGone ? 1 : 0)) - $free) / $case->pack);
         $packs = max($least, (int) round(($case->lot() ?? 0.0) / $case->pack));
         if ($case->shelfLifeWeeks !== null) {
@@ -161,6 +179,8 @@ final readonly class Reorder implements Computation
             $risk < 0.001 ? 'less than 0.1' : round(100 * $risk, $risk < 0.1 ? 1 : 0),
         );
 
+        $foretold = $case->foretold === null || $case->foretold->expected < 0.05 ? '' : ' '.ucfirst($case->foretold->words()).'.';
+
         return match (true) {
             $packs > 0 => sprintf(
                 '%s free, the reorder point is %d: order %d %s of %d. As it stands, %s.',
@@ -170,15 +190,15 @@ final readonly class Reorder implements Computation
                 $packs === 1 ? 'pack' : 'packs',
                 $pack,
                 $runs,
-            ),
+            ).$foretold,
             ! $enough => sprintf(
                 '%s free, the reorder point is %d, but the money does not reach for a pack. As it stands, %s.',
                 $are,
                 $point,
                 $runs,
-            ),
+            ).$foretold,
             $cover === null => sprintf('%s free, and nothing is asked for.', $are),
-            default => sprintf('%s free, over the reorder point of %d; %s, and %s.', $are, $point, $lasts, $runs),
+            default => sprintf('%s free, over the reorder point of %d; %s, and %s.', $are, $point, $lasts, $runs).$foretold,
         };
     }
 }

@@ -18,6 +18,7 @@ final readonly class ReorderCase
      * @param  float|null  $holdingPctYear  what a piece in a bin costs a year, per cent of its price
      * @param  float|null  $unitCost  of one piece
      * @param  float|null  $mostToSpend  binds only where the price of a piece is known
+     * @param  Foretold|null  $foretold  what parts in use say of themselves: history is then what was asked for besides
      * @param  string|null  $lastOfKind  the sentence that the last one went into use
      */
     public function __construct(
@@ -37,6 +38,7 @@ final readonly class ReorderCase
         public ?float $shelfLifeWeeks = null,
         public ?float $mostToSpend = null,
         public ?string $lastOfKind = null,
+        public ?Foretold $foretold = null,
     ) {
     }
 
@@ -51,11 +53,30 @@ final readonly class ReorderCase
     {
         return $this->orderCost === null || $this->holdingPctYear === null || $this->unitCost === null || $this->unitCost <= 0
             ? null
-            : sqrt(2 * 52 * $this->demand->mean * $this->orderCost / ($this->holdingPctYear / 100 * $this->unitCost));
+            : sqrt(2 * 52 * $this->perWeek() * $this->orderCost / ($this->holdingPctYear / 100 * $this->unitCost));
+    }
+
+    /** What is asked for in a week, in and out of use together. */
+    public function perWeek(): float
+    {
+        $over = $this->leadWeeks + $this->reviewWeeks;
+
+        return $this->demand->mean + ($this->foretold === null || $over <= 0.0 ? 0.0 : $this->foretold->expected / $over);
     }
 
     /** What is asked for until an order that is thought of now is here: over the lead time and until it is looked at again. */
     public function law(): DemandLaw
+    {
+        $besides = $this->besides();
+
+        // a sum of independent demands, by its mean and variance
+        return $this->foretold === null ? $besides : DemandLaw::of(
+            $besides->mean + $this->foretold->expected,
+            $besides->variance() + $this->foretold->variance,
+        );
+    }
+
+    private function besides(): DemandLaw
     {
         $rate = $this->demand;
         $over = $this->leadWeeks + $this->reviewWeeks;

@@ -239,6 +239,18 @@ enum Quantity
 
     case IdleDays;
 
+    case LifeHours;
+
+    case LifeShape;
+
+    case PriorFailures;
+
+    case ChangeCost;
+
+    case FleetSize;
+
+    case SureLevel;
+
     /** @return array{float|int, float|int, string} least, most, unit */
     public function bounds(): array
     {
@@ -357,6 +369,12 @@ enum Quantity
             self::Markup => [0, 1000, '%'],
             self::WaitingWeeks => [0, 520, 'weeks'],
             self::IdleDays => [0, 36_500, 'days'],
+            self::LifeHours => [0.01, 1_000_000, 'h'],
+            self::LifeShape => [0.2, 30, ''],
+            self::PriorFailures => [0.1, 100, ''],
+            self::ChangeCost => [0.01, 100_000_000, ''],
+            self::FleetSize => [0, 20_000, 'machines'],
+            self::SureLevel => [0.5, 0.9999, ''],
         };
     }
 }

@@ -142,7 +142,7 @@ test('trial prints name the setting that matters and become a finding', async ({
   await expect(ranking(page).first()).toContainText('Settings wrong');
 });
 
-test('a fault that seldom comes alone opens a look-list on the sisters', async ({ page }) => {
+test('a fault that seldom comes alone opens a campaign on the sisters', async ({ page }) => {
   await enterAs(page, 'Bo Lindqvist');
   await atFind(page, 'Tern 220', 'black dust under the belt');
   await page.getByRole('combobox', { name: /What it does/ }).fill('black dust');
@@ -156,9 +156,10 @@ test('a fault that seldom comes alone opens a look-list on the sisters', async (
     .click();
   await page.getByRole('button', { name: 'Look at the sisters' }).click();
 
-  await expect(page.getByRole('heading', { name: /^Look at the sisters: / })).toBeVisible();
+  await page.waitForURL(/\/campaigns\/\d+$/);
+  await expect(page.getByRole('heading', { level: 1, name: /ensioner/ })).toBeVisible();
   await expect(page.getByRole('complementary')).toContainText(/0 of \d+ looked\s+at,\s+0 affected/);
-  await hasNoBarriers(page, 'look-list');
+  await hasNoBarriers(page, 'campaign');
   const tag = (
     (await page
       .getByRole('button', { name: /is affected$/ })
@@ -173,14 +174,17 @@ test('a fault that seldom comes alone opens a look-list on the sisters', async (
     .first()
     .click();
   await expect(page.getByRole('complementary')).toContainText(/2 of \d+ looked\s+at,\s+1 affected/);
-  await expect(page.getByText(/between 9 % and 91 %/)).toBeVisible();
+  await expect(page.getByText(/between\s+\d+\s+and\s+\d+\s+are affected/)).toBeVisible();
   await fitsAcross(page);
 
   await page.goto(`/machines/${tag}`);
-  await expect(page.getByText(/Look-list: [\s\S]*this one is affected/)).toBeVisible();
-  await page.goto('/machines');
-  await page.getByRole('link', { name: /ensioner/ }).click();
-  await page.getByRole('button', { name: 'End the list' }).click();
+  await expect(page.getByText(/Campaign: [\s\S]*this one is affected/)).toBeVisible();
+  await page.goto('/campaigns');
+  await page
+    .getByRole('link', { name: /ensioner/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'End the campaign' }).click();
   await expect(page.getByText(/nothing is added any more/)).toBeVisible();
 });
 

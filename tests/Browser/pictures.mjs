@@ -34,10 +34,7 @@ const proving = most(
   await jobs('proof'),
   (job) => job.proofs.filter((proof) => proof.standing === 'passed').length,
 );
-const trials = [];
-for (const line of lines)
-  trials.push({ job: line.job, trials: (await api(`/jobs/${line.job}/trials`)).trials?.length ?? 0 });
-const lists = (await api('/look-lists')).lists;
+const campaigns = (await api('/campaigns')).campaigns;
 const orders = await api('/orders');
 
 /** An instrument read with what its form starts with. */
@@ -64,8 +61,9 @@ const pictures = {
   bench: ['/'],
   find: [`/jobs/${finding.id}`],
   'point-at-machine': [`/jobs/${finding.id}`, () => page.keyboard.press('p')],
-  trials: [`/jobs/${most(trials, (one) => one.trials).job}/trials`],
-  sisters: [`/look-lists/${lists[0]?.id}`],
+  farm: ['/farm'],
+  life: ['/lives/heat-break-fan'],
+  campaign: [`/campaigns/${campaigns[0]?.id}`],
   'instrument-bed': ['/instruments/bed-plane', read],
   'instrument-log': ['/instruments/thermal-log', readLog],
   fix: [`/jobs/${tray.id}`],
@@ -76,7 +74,6 @@ const pictures = {
   shelf: ['/shelf'],
   part: [`/shelf/${orders.proposals[0]?.lines[0]?.part ?? 'LIN-42'}`],
   orders: ['/orders'],
-  stocktake: ['/stocktake'],
 };
 const take = async (name, [address, press]) => {
   if (only.length > 0 && !only.includes(name)) return;

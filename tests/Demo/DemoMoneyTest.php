@@ -10,23 +10,12 @@ use App\Money\Estimates\SentEstimate;
 use App\Money\Ledger\LedgerQuery;
 use App\Money\Pickup\PickupsQuery;
 use App\Shop\Setting;
-use Illuminate\Foundation\Application;
-use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Support\Facades\DB;
 use OddBench\Money\Exact;
 
 /** The demo shop’s books agree with its stock, hours and jobs to the cent. */
-final class DemoMoneyTest extends TestCase
+final class DemoMoneyTest extends DemoTestCase
 {
-    public function createApplication(): Application
-    {
-        $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
-        $app->make(\Illuminate\Contracts\Console\Kernel::class)->bootstrap();
-        config(['database.connections.pgsql.database' => 'odd_bench']);
-
-        return $app;
-    }
-
     public function test_the_ledger_of_all_days_is_what_moved_was_worked_and_was_billed(): void
     {
         $ledger = app(LedgerQuery::class)->of('2000-01-01', now()->addDay()->toDateString());

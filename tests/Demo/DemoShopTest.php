@@ -4,24 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Demo;
 
-use Illuminate\Foundation\Application;
-use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
 
 /** The demo shop as it was played: its rates, hours, stock and history agree with each other. */
-final class DemoShopTest extends TestCase
+final class DemoShopTest extends DemoTestCase
 {
-    public function createApplication(): Application
-    {
-        $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
-        $app->make(\Illuminate\Contracts\Console\Kernel::class)->bootstrap();
-        config(['database.connections.pgsql.database' => 'odd_bench']);
-
-        return $app;
-    }
-
     public function test_it_is_as_large_as_it_says(): void
     {
         self::assertGreaterThanOrEqual(60, DB::table('machines')->count());

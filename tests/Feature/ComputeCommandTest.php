@@ -17,11 +17,11 @@ final class ComputeCommandTest extends TestCase
         self::assertSame(0, $code);
         self::assertSame(
             implode("\n", [
-                'bed-plane', 'belt-tension', 'bid-cap', 'charge', 'claim-value', 'complaint', 'contact-resistance',
-                'cost-split', 'diagnose', 'estimate', 'fastener', 'filament', 'first-layer', 'flex-slab', 'gcode', 'heater',
-                'hours-now', 'kit-check', 'pluck-frequency', 'proof-plan', 'relay-tune', 'reorder', 'repair-value',
-                'runaway-test', 'squareness', 'steps', 'storage-due', 'teardown', 'thermal-log', 'thermistor', 'trials',
-                'wire',
+                'bed-plane', 'belt-tension', 'bid-cap', 'campaign', 'charge', 'claim-value', 'complaint', 'contact-resistance',
+                'cost-split', 'diagnose', 'estimate', 'failure-risk', 'fastener', 'filament', 'first-layer', 'flex-slab', 'gcode', 'heater',
+                'hours-now', 'kit-check', 'planned-change', 'pluck-frequency', 'proof-plan', 'relay-tune', 'reorder', 'repair-value',
+                'runaway-test', 'spares-forecast', 'squareness', 'steps', 'storage-due', 'teardown', 'thermal-log', 'thermistor',
+                'trend', 'trials', 'wear-life', 'wire',
             ])."\n",
             $out,
         );

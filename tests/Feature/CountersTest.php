@@ -8,6 +8,7 @@ use App\Intake\Job;
 use App\Intake\JobState;
 use App\Machines\Counter;
 use App\Machines\Machine;
+use App\Machines\NoteHours;
 use App\Release\WriteSheet;
 use App\Shop\Role;
 use Illuminate\Support\Facades\DB;
@@ -33,18 +34,9 @@ final class CountersTest extends BenchTestCase
         fclose($other);
         $this->assertRefused($ask(), 422, 'printer', 'was not reached, or did not tell');
 
-        $free = stream_socket_server('tcp://127.0.0.1:0');
-        self::assertIsResource($free);
-        $at = $port($free);
-        fclose($free);
-        $rig = proc_open(['php', base_path('artisan'), 'odd-bench:rig', '--port', (string) $at, '--for', '30'], [
-            1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes);
-        self::assertIsResource($rig);
+        [$at, $rig] = $this->rig();
         try {
             $machine->update(['printer_port' => $at]);
-            for ($i = 0; $i < 100 && @stream_socket_client("tcp://127.0.0.1:{$at}", $c, $m, 0.2) === false; $i++) {
-                usleep(100_000);
-            }
             $ask()->assertOk()->assertJsonPath('last.hours', 1340)->assertJsonPath('last.source', 'printer');
             self::assertEquals(1340, $this->getJson("/api/v1/machines/{$machine->tag}")->json('machine.hours'));
 
@@ -55,6 +47,89 @@ final class CountersTest extends BenchTestCase
             proc_terminate($rig, SIGKILL);
             proc_close($rig);
         }
+    }
+
+    public function test_idle_printers_are_asked_once_an_hour_and_one_at_work_is_left_alone(): void
+    {
+        $this->actingAs($this->person(Role::Lead));
+        [$idle, $bench, $busy] = [$this->machine(), $this->machine(), $this->machine()];
+        [$at, $rig] = $this->rig();
+        // one that heats: whatever it is told would be in its way
+        $working = proc_open(['php', '-r', <<<'PHP'
+            $s = stream_socket_server('tcp://127.0.0.1:0'); echo stream_socket_get_name($s, false), "\n"; fflush(STDOUT);
+            $c = stream_socket_accept($s, 20); fwrite($c, "T:180.0 /215.0 B:60.0 /60.0 @:127\n"); stream_set_timeout($c, 6);
+            file_put_contents($argv[1], (string) fread($c, 100));
+            PHP, $heard = (string) tempnam(sys_get_temp_dir(), 'heard')], [1 => ['pipe', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes);
+        self::assertIsResource($working);
+        try {
+            foreach ([[$idle, $at], [$bench, $at], [$busy, (int) substr((string) strrchr(trim((string) fgets($pipes[1])), ':'), 1)]] as [$machine, $port]) {
+                $machine->update(['printer_host' => '127.0.0.1', 'printer_port' => $port, 'place' => 'service']);
+            }
+            $bench->update(['place' => 'bench']);
+            self::assertSame(0, $this->artisan('odd-bench:counters'));
+
+            $read = static fn (Machine $m): array => Counter::query()->where('machine_id', $m->id)->whereNull('withdrawn_at')->get()
+                ->map(static fn (Counter $c): array => [(float) $c->hours, $c->source, $c->person_id])->all();
+            self::assertSame([[1340.0, 'printer', null]], $read($idle));
+            self::assertSame([[], []], [$read($bench), $read($busy)]);
+            proc_close($working);
+            self::assertSame('', (string) file_get_contents($heard), 'not a word was said to it');
+
+            $this->artisan('odd-bench:counters');
+            self::assertSame(1, Counter::query()->count(), 'once an hour');
+            $seen = $idle->refresh()->updated_at;
+            $this->travel(2)->hours();
+            $this->artisan('odd-bench:counters');
+            self::assertCount(1, $read($idle), 'one reading a day stays');
+            self::assertEquals($seen, $idle->refresh()->updated_at, 'and nobody’s edit is older for it');
+        } finally {
+            proc_terminate($rig, SIGKILL);
+            proc_close($rig);
+            unlink($heard);
+        }
+    }
+
+    public function test_a_printer_with_a_new_board_is_not_believed_and_somebody_is_told(): void
+    {
+        $this->actingAs($lead = $this->person(Role::Lead));
+        $machine = $this->machine();
+        $this->note($machine, 1400)->assertOk();
+        $machine->update(['place' => 'service']);
+        $this->travel(1)->days();
+        $note = $this->app->make(NoteHours::class);
+        self::assertFalse($note->told($machine, 12.0));
+        self::assertStringContainsString('12 h', (string) $machine->refresh()->counter_wonder);
+        self::assertStringContainsString('began anew', (string) $machine->counter_wonder);
+        self::assertSame(1, Counter::query()->count());
+        $this->actingAs($lead);
+        self::assertSame($machine->counter_wonder, $this->getJson('/api/v1/fleet/farm')->json('machines.0.wonder'));
+
+        $this->send('POST', "/machines/{$machine->tag}/counters", ['hours' => 12, 'beganAnew' => true])->assertOk();
+        self::assertNull($machine->refresh()->counter_wonder);
+        $this->travel(3)->hours();
+        self::assertTrue($note->told($machine->refresh(), 14.5));
+        self::assertEqualsWithDelta(1414.5, (float) $machine->refresh()->hours, 24.0, 'it goes on from where the old one stood, with what ran unread');
+    }
+
+    /**
+     * A simulated printer that listens.
+     *
+     * @return array{int, resource} port and process
+     */
+    private function rig(): array
+    {
+        $free = stream_socket_server('tcp://127.0.0.1:0');
+        self::assertIsResource($free);
+        $at = (int) substr((string) strrchr((string) stream_socket_get_name($free, false), ':'), 1);
+        fclose($free);
+        $rig = proc_open(['php', base_path('artisan'), 'odd-bench:rig', '--port', (string) $at, '--for', '40'], [
+            1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes);
+        self::assertIsResource($rig);
+        for ($i = 0; $i < 100 && @stream_socket_client("tcp://127.0.0.1:{$at}", $c, $m, 0.2) === false; $i++) {
+            usleep(100_000);
+        }
+
+        return [$at, $rig];
     }
 
     public function test_hours_go_on_between_readings_and_are_said_to_be_about(): void

@@ -137,6 +137,7 @@ final class LooksWriteNothingTest extends BenchTestCase
         )->json('papers.0.id');
 
         return [
+            'class' => 'heat-break-fan',
             'job' => (string) $job->id,
             'tag' => $machine->tag,
             'number' => $part->number,

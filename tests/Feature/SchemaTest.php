@@ -39,6 +39,31 @@ final class SchemaTest extends BenchTestCase
         });
     }
 
+    public function test_what_a_machine_came_with_gets_its_end_and_two_parts_never_sit_in_one_place(): void
+    {
+        $this->inOldShop(function (): void {
+            $this->load(dirname(__DIR__).'/Schemas/landing-16.sql');
+            $fit = static fn (array $with): int => (int) DB::table('fittings')->insertGetId($with + [
+                'machine_id' => 1, 'position' => 'liner', 'part_id' => 1, 'fitted_at' => '2026-11-20 10:00:00+00', 'fitted_hours' => 1200,
+            ]);
+            $first = $fit(['movement_id' => 3]);
+            self::assertSame(0, $this->artisan('odd-bench:migrate'));
+
+            $of = DB::table('fittings')->orderBy('fitted_hours')->get()->map(static fn (object $f): array => [
+                $f->movement_id, (float) $f->fitted_hours, $f->removed_hours === null ? null : (float) $f->removed_hours,
+                $f->had_hours === null ? null : (float) $f->had_hours, $f->removed_job_id,
+            ])->all();
+            self::assertEquals([
+                // it came with a machine whose counter showed 1200 h when it was read first: nobody knows its age
+                [null, 0.0, 1200.0, null, 1],
+                [3, 1200.0, null, 0.0, null],
+            ], $of);
+            self::assertNotNull(DB::table('fittings')->where('id', $first)->value('replaces_id'));
+            $this->expectExceptionMessage('fittings_one');
+            $fit([]);
+        });
+    }
+
     public function test_tables_of_a_newer_release_are_left_alone(): void
     {
         $this->inOldShop(function (): void {

@@ -184,9 +184,13 @@ final class ScreensTest extends BenchTestCase
             $this->send('POST', "/jobs/{$job->id}/parts", ['part' => 'LIN-1', 'quantity' => 1, 'position' => 'liner'])->assertOk();
             $this->send('POST', "/jobs/{$job->id}/release", ['to' => 'donor', 'version' => $job->refresh()->version])->assertOk();
         }
-        $first = DB::table('fittings')->orderBy('id')->first();
+        $ended = DB::table('fittings')->whereNotNull('removed_at')->orderBy('id')->get();
 
-        self::assertEquals([1000.0, 1655.0], [(float) $first->fitted_hours, (float) $first->removed_hours]);
+        self::assertEquals(
+            [[0.0, 1000.0], [1000.0, 1655.0]],
+            $ended->map(static fn (object $f): array => [(float) $f->fitted_hours, (float) $f->removed_hours])->all(),
+            'what it came with, and what was fitted first',
+        );
         $liner = collect((array) $this->getJson("/api/v1/machines/{$machine->tag}")->json('positions'))->firstWhere('position', 'liner');
         self::assertSame(2, $liner['replacements']);
     }

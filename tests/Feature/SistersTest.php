@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Fleet\LookList;
+use App\Fleet\Campaigns\Campaign;
 use App\Intake\Job;
 use App\Shop\Role;
 use Illuminate\Support\Facades\DB;
@@ -48,33 +48,29 @@ final class SistersTest extends BenchTestCase
         $this->actingAs($this->person());
         $sisters = [$this->machine(), $this->machine(), $this->machine()];
         $list = $this->open($this->confirmed('tensioner-skewed'), 'tensioner-skewed')->json('id');
-        self::assertSame([null], array_column((array) $this->getJson("/api/v1/machines/{$sisters[0]->tag}")->json('lookLists'), 'here'));
+        self::assertSame([null], array_column((array) $this->getJson("/api/v1/machines/{$sisters[0]->tag}")->json('campaigns'), 'here'));
 
         $this->send(
             'POST',
-            "/look-lists/{$list}/looks",
+            "/campaigns/{$list}/looks",
             ['tag' => $sisters[0]->tag, 'affected' => true, 'note' => 'rubs left'],
         )->assertOk();
-        $after = $this->send('POST', "/look-lists/{$list}/looks", ['tag' => strtolower($sisters[1]->tag), 'affected' => false])->assertOk();
+        $after = $this->send('POST', "/campaigns/{$list}/looks", ['tag' => strtolower($sisters[1]->tag), 'affected' => false])->assertOk();
 
         self::assertSame([3, 2, 1], [$after->json('all'), $after->json('looked'), $after->json('affected')]);
-        // R: prop.test(1, 2, correct = FALSE)$conf.int is 0.0945 to 0.9055
-        self::assertEqualsWithDelta(
-            [0.09453120573423074, 0.9054687942657693],
-            [$after->json('shareLow'), $after->json('shareHigh')],
-            1e-12,
-        );
+        // R: with 1 of 2 seen affected, phyper(0, k, 3 - k, 2, lower.tail = FALSE) and phyper(1, k, 3 - k, 2) leave k = 1 and 2
+        self::assertSame([1, 2, false, 1], array_map($after->json(...), ['least', 'most', 'settled', 'looksToSettle']));
         self::assertSame(
             [$sisters[2]->tag, $sisters[0]->tag, $sisters[1]->tag],
             array_column((array) $after->json('machines'), 'tag'),
             'those to look at first, then the affected ones',
         );
-        self::assertSame([true], array_column((array) $this->getJson("/api/v1/machines/{$sisters[0]->tag}")->json('lookLists'), 'here'));
+        self::assertSame([true], array_column((array) $this->getJson("/api/v1/machines/{$sisters[0]->tag}")->json('campaigns'), 'here'));
         self::assertSame(
             [[1, 3, 2, 1]],
             array_map(
                 static fn (array $l): array => [$l['id'] === $list ? 1 : 0, $l['all'], $l['looked'], $l['affected']],
-                (array) $this->getJson('/api/v1/look-lists')->json('lists'),
+                (array) $this->getJson('/api/v1/campaigns')->json('campaigns'),
             ),
         );
     }
@@ -92,7 +88,7 @@ final class SistersTest extends BenchTestCase
             ['findings' => ['belt-dust' => true, 'belt-frayed' => false], 'check' => 'belt-dust-look'],
         )->assertOk();
 
-        $this->getJson("/api/v1/look-lists/{$list}")->assertJsonPath('affected', 1)->assertJsonPath('looked', 1);
+        $this->getJson("/api/v1/campaigns/{$list}")->assertJsonPath('affected', 1)->assertJsonPath('looked', 1);
     }
 
     public function test_what_cannot_be_is_refused(): void
@@ -106,14 +102,14 @@ final class SistersTest extends BenchTestCase
         $list = $this->open($job, 'tensioner-skewed')->assertOk()->json('id');
         $this->assertRefused($this->open($job, 'tensioner-skewed'), 409, 'fault', 'open already');
         $this->assertRefused(
-            $this->send('POST', "/look-lists/{$list}/looks", ['tag' => $job->machine->tag, 'affected' => true]),
+            $this->send('POST', "/campaigns/{$list}/looks", ['tag' => $job->machine->tag, 'affected' => true]),
             409,
             'tag',
-            'not on this look-list',
+            'not on this campaign',
         );
 
-        $this->send('POST', "/look-lists/{$list}/end")->assertOk();
-        $this->assertRefused($this->send('POST', "/look-lists/{$list}/end"), 409, 'list', 'closed');
+        $this->send('POST', "/campaigns/{$list}/end")->assertOk();
+        $this->assertRefused($this->send('POST', "/campaigns/{$list}/end"), 409, 'campaign', 'closed');
         $this->actingAs($this->person(Role::Counter));
         $this->open($job, 'tensioner-skewed')->assertStatus(403);
     }
@@ -124,17 +120,17 @@ final class SistersTest extends BenchTestCase
         for ($i = 0; $i < 3; $i++) {
             $this->machine();
         }
-        $list = LookList::query()->findOrFail($this->open($this->confirmed('tensioner-skewed'), 'tensioner-skewed')->json('id'));
+        $list = Campaign::query()->findOrFail($this->open($this->confirmed('tensioner-skewed'), 'tensioner-skewed')->json('id'));
         $count = function () use ($list): int {
             DB::enableQueryLog();
             DB::flushQueryLog();
-            $this->getJson("/api/v1/look-lists/{$list->id}")->assertOk();
+            $this->getJson("/api/v1/campaigns/{$list->id}")->assertOk();
 
             return count(DB::getQueryLog());
         };
         $few = $count();
         for ($i = 0; $i < 30; $i++) {
-            DB::table('looks_owed')->insert(['look_list_id' => $list->id, 'machine_id' => $this->machine()->id]);
+            DB::table('looks_owed')->insert(['campaign_id' => $list->id, 'machine_id' => $this->machine()->id]);
         }
 
         self::assertSame($few, $count());
@@ -151,6 +147,6 @@ final class SistersTest extends BenchTestCase
     /** @return TestResponse<\Illuminate\Http\Response> */
     private function open(Job $job, string $fault): TestResponse
     {
-        return $this->send('POST', "/jobs/{$job->id}/look-lists", ['fault' => $fault]);
+        return $this->send('POST', "/jobs/{$job->id}/campaigns", ['fault' => $fault]);
     }
 }

@@ -35,6 +35,7 @@ final class Scenes
     {
         return [
             ...(new MoneyScenes($this->send))->all(),
+            ...(new FleetScenes($this->send))->all(),
             // Intake
             'POST jobs' => fn () => [
                 'POST',
@@ -73,6 +74,10 @@ final class Scenes
                     'idleMinutes' => 30,
                     'warrantyDays' => 90,
                     'warrantyHours' => 500,
+                    'openMinutes' => 12,
+                    'findMinutes' => 30,
+                    'downDays' => 2,
+                    'printHourMinor' => 120,
                 ];
                 $this->write('PUT', '/settings', $settings);
 
@@ -209,18 +214,18 @@ final class Scenes
                 '/faults/supersede',
                 ['fault' => 'tube-cooked', 'overturnedBy' => 'jams-when-warm', 'version' => $job->version],
             ),
-            'POST jobs/{job}/look-lists' => function () {
-                $this->noLookLists();
+            'POST jobs/{job}/campaigns' => function () {
+                $this->noCampaigns();
                 $this->machine();
 
-                return $this->of($this->screws(), 'POST', '/look-lists', ['fault' => 'knob-screws-free']);
+                return $this->of($this->screws(), 'POST', '/campaigns', ['fault' => 'knob-screws-free']);
             },
-            'POST look-lists/{list}/looks' => function () {
-                [$list, $tag] = $this->lookList();
+            'POST campaigns/{list}/looks' => function () {
+                [$list, $tag] = $this->campaign();
 
-                return ['POST', "/look-lists/{$list}/looks", ['tag' => $tag, 'affected' => false]];
+                return ['POST', "/campaigns/{$list}/looks", ['tag' => $tag, 'affected' => false]];
             },
-            'POST look-lists/{list}/end' => fn () => ['POST', '/look-lists/'.$this->lookList()[0].'/end', []],
+            'POST campaigns/{list}/end' => fn () => ['POST', '/campaigns/'.$this->campaign()[0].'/end', []],
             'POST jobs/{job}/trials' => fn () => $this->of(
                 $this->atFind(),
                 'POST',
@@ -677,12 +682,12 @@ final class Scenes
     }
 
     /** @return array{int, string} list and a machine owed a look */
-    private function lookList(): array
+    private function campaign(): array
     {
-        $this->noLookLists();
+        $this->noCampaigns();
         $this->machine();
-        $this->after($this->screws(), 'POST', '/look-lists', ['fault' => 'knob-screws-free']);
-        $list = (int) DB::table('look_lists')->max('id');
+        $this->after($this->screws(), 'POST', '/campaigns', ['fault' => 'knob-screws-free']);
+        $list = (int) DB::table('campaigns')->max('id');
 
         return [
             $list,
@@ -690,14 +695,14 @@ final class Scenes
                 'machines',
                 'machines.id',
                 'looks_owed.machine_id',
-            )->where('look_list_id', $list)->whereNull('looked_at')->value('tag'),
+            )->where('campaign_id', $list)->whereNull('looked_at')->value('tag'),
         ];
     }
 
-    private function noLookLists(): void
+    private function noCampaigns(): void
     {
         DB::table('looks_owed')->delete();
-        DB::table('look_lists')->delete();
+        DB::table('campaigns')->delete();
         // sisters of before are out of the way, so that every list is as long
         DB::table('machines')->update(['place' => 'scrap']);
     }

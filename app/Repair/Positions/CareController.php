@@ -16,6 +16,7 @@ use App\Repair\Service\ServiceJobRequest;
 use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Support\Facades\Gate;
+use OddBench\Fleet\LifeEnd;
 
 /** What is done to the positions of a machine, its service, and the choice under its maker’s warranty. */
 final readonly class CareController
@@ -39,7 +40,15 @@ final readonly class CareController
         $became = $request->string('became')->toString();
         /** @var 'tested'|'untested'|null $grade */
         $grade = $request->words('grade');
-        $change->remove(Job::query()->findOrFail($job), $position, $became, $grade, $request->words('reason'), Here::person());
+        $change->remove(
+            Job::query()->findOrFail($job),
+            $position,
+            $became,
+            $grade,
+            $request->words('reason'),
+            Here::person(),
+            LifeEnd::tryFrom($request->words('ended') ?? ''),
+        );
 
         return $this->show->of($job);
     }

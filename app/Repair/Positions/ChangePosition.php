@@ -14,6 +14,7 @@ use App\Machines\Fitting;
 use App\Machines\RailTurn;
 use App\Shop\Person;
 use App\Stock\Donors\Salvage;
+use OddBench\Fleet\LifeEnd;
 use OddBench\Input\InputError;
 use OddBench\Intake\Station;
 use OddBench\Knowledge\Knowledge;
@@ -65,29 +66,34 @@ final readonly class ChangePosition
     /**
      * @param  'scrap'|'spare'|'seller'|'lost'  $became
      * @param  'tested'|'untested'|null  $grade
+     * @param  LifeEnd|null  $ended  whether it had failed; nothing when nobody said
      */
-    public function remove(Job $job, string $code, string $became, ?string $grade, ?string $reason, Person $by): Job
-    {
+    public function remove(
+        Job $job,
+        string $code,
+        string $became,
+        ?string $grade,
+        ?string $reason,
+        Person $by,
+        ?LifeEnd $ended = null,
+    ): Job {
         $position = $this->position($job, $code);
         if (($became === 'spare') !== ($grade !== null)) {
             throw InputError::at('grade', $became === 'spare' ? 'A spare is tested or untested; say which.' : 'Only a spare has a grade.');
         }
 
-        return $this->record->write($job, $by, null, function (Job $job) use ($position, $became, $grade, $reason, $by): Said {
+        return $this->record->write($job, $by, null, function (Job $job) use ($position, $became, $grade, $reason, $by, $ended): Said {
             $now = Fitting::query()->where(['machine_id' => $job->machine_id, 'position' => $position->code])
                 ->whereNull('removed_at')
                 ->first()
                 // what came with the machine has run as long as the machine
-                ?? Fitting::query()->create([
-                    'machine_id' => $job->machine_id,
-                    'position' => $position->code,
-                    'fitted_at' => $job->machine->created_at,
-                    'fitted_hours' => 0,
-                ]);
+                ?? Fitting::original($job->machine, $position->code);
             $now->update([
                 'removed_at' => now(),
                 'removed_hours' => $job->machine->hours,
                 'removed_by' => $by->id,
+                'removed_job_id' => $job->id,
+                'ended_as' => $ended?->value,
                 'became' => $became,
                 'grade' => $grade,
                 'job_id' => $now->job_id ?? $job->id,

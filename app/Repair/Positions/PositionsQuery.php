@@ -78,7 +78,7 @@ final readonly class PositionsQuery
             fittedHours: $from,
             hoursOnIt: $ran === null ? null : round($ran, 1),
             about: $judged?->read === false,
-            replacements: $all->count(),
+            replacements: $all->whereNotNull('movement_id')->count(),
             place: ($this->knowledge->wear[$position->partClass] ?? null)?->place,
             lifeHours: $life,
             lifeShare: Worn::share($ran, $life),

@@ -14,6 +14,7 @@ final class RemovePartRequest extends Form
         return [
             'became' => ['required', 'string', 'in:scrap,spare,seller,lost'],
             'grade' => ['nullable', 'string', 'in:tested,untested'],
+            'ended' => ['nullable', 'string', 'in:failed,worked'],
             'reason' => ['nullable', 'string', 'max:200'],
         ];
     }

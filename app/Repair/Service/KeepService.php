@@ -37,12 +37,14 @@ final readonly class KeepService
             throw InputError::at('items', 'Choose at least one thing to do.');
         }
 
-        return DB::transaction(function () use ($machine, $items, $names, $hours, $by): Job {
-            $job = $this->bookIn->book(
-                $machine,
-                new Booking(JobKind::Service, 'Service: '.implode(', ', $names), Began::NotKnown, $hours),
-                $by,
-            );
+        return $this->openFor($machine, $items, 'Service: '.implode(', ', $names), $hours, $by);
+    }
+
+    /** @param  list<string>  $items  that come round; none when it is for something else */
+    public function openFor(Machine $machine, array $items, string $what, ?float $hours, Person $by): Job
+    {
+        return DB::transaction(function () use ($machine, $items, $what, $hours, $by): Job {
+            $job = $this->bookIn->book($machine, new Booking(JobKind::Service, $what, Began::NotKnown, $hours), $by);
             $job->update(['service_items' => $items, 'find_passed_because' => 'service, nothing is complained of']);
 
             return $job;

@@ -8,7 +8,6 @@ use App\Machines\Fitting;
 use App\Stock\Parts\Part;
 use App\Stock\Shelf\Movement;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Stock\BatchTrace;
 
@@ -30,18 +29,7 @@ final readonly class BatchesQuery
         if ($bad->isEmpty()) {
             return [];
         }
-        // what came back into the bin was never away, for this
-        $undone = DB::table('movements')->where('part_id', $part->id)->whereNotNull('undoes_id')->pluck('undoes_id')->all();
-        $all = [];
-        foreach (DB::table('movements')->where('part_id', $part->id)->where('kind', '<>', 'moved')->orderBy('id')->get([
-            'id',
-            'quantity',
-            'undoes_id',
-        ]) as $row) {
-            if ($row->undoes_id === null && ! in_array($row->id, $undone, true)) {
-                $all[] = [(int) $row->id, (int) $row->quantity];
-            }
-        }
+        $all = BatchMachines::flow($part);
 
         return array_values($bad->map(function (BadBatch $b) use ($all): BatchView {
             $trace = BatchTrace::of($all, $b->movement_id);

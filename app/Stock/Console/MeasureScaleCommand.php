@@ -69,6 +69,14 @@ final class MeasureScaleCommand extends Command
         $http->get('/api/v1/orders')->throw();
         $this->line(sprintf('order proposal for the whole shelf: %.2f s (asked: under 5)', (hrtime(true) - $before) / 1e9));
 
+        $before = hrtime(true);
+        $this->callSilently('odd-bench:lives');
+        $this->line(sprintf(
+            'lives of %d positions worked out anew, and what will fail: %.1f s (asked: under 60)',
+            DB::table('position_risks')->count(),
+            (hrtime(true) - $before) / 1e9,
+        ));
+
         $this->search($shelf);
         $this->table20000($import);
 
@@ -151,6 +159,8 @@ final class MeasureScaleCommand extends Command
             'the books of this year' => '/money/ledger?from='.now()->startOfYear()->toDateString(),
             'buying' => '/money/offers',
             'machines' => '/machines',
+            'farm' => '/fleet/farm',
+            'what will fail' => '/fleet/risks',
         ];
     }
 

@@ -124,12 +124,14 @@ final readonly class Salvage
         }
     }
 
-    /** How long it has run there. */
+    /** How long it has run, with what it had before it came there. */
     private static function hours(Machine $machine, Fitting $fitting): ?float
     {
-        return $fitting->fitted_hours === null || $machine->hours === null
+        $fitting->refresh();
+
+        return $fitting->fitted_hours === null || $machine->hours === null || $fitting->had_hours === null
             ? null
-            : (float) $machine->hours - (float) $fitting->fitted_hours;
+            : (float) $fitting->had_hours + (float) $machine->hours - (float) $fitting->fitted_hours;
     }
 
     /** What sits there; what came with the machine has run as long as the machine. */
@@ -139,7 +141,7 @@ final readonly class Salvage
 
         return (clone $all)->whereNull('removed_at')->first() ?? ((clone $all)->exists()
             ? throw Refused::because('position', "{$position->name} of {$machine->tag} is empty: what sat there was taken.")
-            : Fitting::query()->create(['machine_id' => $machine->id, 'position' => $position->code, 'fitted_at' => $machine->created_at, 'fitted_hours' => 0]));
+            : Fitting::original($machine, $position->code));
     }
 
     private function part(Machine $machine, Fitting $fitting, ?string $number, Position $position): Part

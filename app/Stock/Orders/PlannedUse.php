@@ -30,8 +30,8 @@ final readonly class PlannedUse
         $needs = [];
         foreach (JobState::ofMany($jobs) as $state) {
             $job = $state->job;
-            ['faults' => $faults, 'guides' => $begun] = $this->ahead->of($state);
-            if ($faults === [] && $begun === []) {
+            ['faults' => $faults, 'guides' => $begun, 'classes' => $classesAhead] = $this->ahead->of($state);
+            if ($faults === [] && $begun === [] && $classesAhead === []) {
                 continue;
             }
             $had = [];
@@ -41,7 +41,7 @@ final readonly class PlannedUse
             foreach ($promised->get($job->id) ?? [] as $reservation) {
                 $had[$reservation->part->class] = ($had[$reservation->part->class] ?? 0) + $reservation->quantity;
             }
-            $open = (new KitNeeds($this->knowledge))->open($job->machine->family, $faults, $begun, $had);
+            $open = (new KitNeeds($this->knowledge))->open($job->machine->family, $faults, $begun, $had, $classesAhead);
             $open = $classes === null ? $open : array_intersect_key($open, array_flip($classes));
             if ($open !== []) {
                 $needs[] = [$job->machine->family, $job->machine->tag, $open];

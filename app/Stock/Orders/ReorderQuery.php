@@ -10,6 +10,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Stock\DemandRate;
+use OddBench\Stock\Foretold;
 use OddBench\Stock\LeadTime;
 use OddBench\Stock\Reorder;
 use OddBench\Stock\ReorderCase;
@@ -20,7 +21,7 @@ use stdClass;
  * What stands in stock against what is going to be asked for, part by part.
  *
  * @phpstan-type StockAsItStands array{supply: int, reserved: int, onOrder: int, planned: array{count: int, tags: list<string>},
- *     last: string|null, lead: LeadTime, history: list<int>, says: ReorderJudged}
+ *     last: string|null, lead: LeadTime, history: list<int>, foretold: Foretold|null, says: ReorderJudged}
  */
 final readonly class ReorderQuery
 {
@@ -34,6 +35,7 @@ final readonly class ReorderQuery
         private ReviewTimes $reviewTimes,
         private PlannedUse $planned,
         private LastOfKind $last,
+        private ForetellsUse $foretells,
     ) {
     }
 
@@ -95,14 +97,19 @@ final readonly class ReorderQuery
     {
         $ids = array_map(intval(...), array_column($rows->all(), 'part_id'));
         $figures = new StockFigures(array_values($ids));
+        $leads = $this->leadTimes->all();
+        $reviews = $this->reviewTimes->all();
+        $over = [];
+        foreach ($rows as $row) {
+            $over[(int) $row->part_id] = $leads[(int) $row->supplier_id]->meanWeeks() + ($reviews[(int) $row->supplier_id] ?? 0.0);
+        }
+        $foretold = $this->foretells->of($over);
         [$weeks, $onHand, $reserved, $onOrder] = [
-            $figures->weeks(self::WEEKS),
+            $figures->weeks(self::WEEKS, array_keys($foretold)),
             $figures->onHand(),
             $figures->reserved(),
             $figures->onOrder(),
         ];
-        $leads = $this->leadTimes->all();
-        $reviews = $this->reviewTimes->all();
         $last = $this->last->all(array_values($ids));
         $judged = [];
         $reorder = new Reorder;
@@ -127,6 +134,7 @@ final readonly class ReorderQuery
                 'last' => $last[$id] ?? null,
                 'lead' => $lead,
                 'history' => array_values($history),
+                'foretold' => $foretold[$id] ?? null,
                 'says' => $reorder->judge(new ReorderCase(
                     demand: DemandRate::of(array_map(floatval(...), array_values($history))),
                     leadWeeks: $lead->meanWeeks(),
@@ -143,6 +151,7 @@ final readonly class ReorderQuery
                     unitCost: max(0.01, (int) $row->pack_cost_minor / (int) $row->pack / 100),
                     shelfLifeWeeks: $shelfLife === null ? null : (float) $shelfLife,
                     lastOfKind: $last[$id] ?? null,
+                    foretold: $foretold[$id] ?? null,
                 )),
             ];
         }
@@ -171,6 +180,7 @@ final readonly class ReorderQuery
             $judged[$s->part_id]['lead'],
             $judged[$s->part_id]['history'],
             $judged[$s->part_id]['says'],
+            $judged[$s->part_id]['foretold'],
         ))->toBase();
     }
 }

@@ -27,11 +27,20 @@ final readonly class StockFigures
         ];
     }
 
-    /** @return array<int, array<int, int>> part id => weeks ago => how many were taken */
-    public function weeks(int $most): array
+    /**
+     * @param  list<int>  $besides  parts of which only what did not go into positions of the farm is counted: of those it is foretold
+     * @return array<int, array<int, int>> part id => weeks ago => how many were taken
+     */
+    public function weeks(int $most, array $besides = []): array
     {
         $byWeek = $this->only(DB::table('movements AS m')->join('parts AS p', 'p.id', '=', 'm.part_id'))
             ->whereIn('m.kind', ['used', 'returned'])
+            ->when($besides !== [], static fn (Builder $q) => $q->whereNot(
+                static fn (Builder $q) => $q->whereIn(DB::raw(self::ROOT), $besides)->whereNotNull('m.position')->whereExists(
+                    static fn (Builder $q) => $q->from('jobs AS j')->join('machines AS f', 'f.id', '=', 'j.machine_id')
+                        ->whereColumn('j.id', 'm.job_id')->where('f.held_as', 'farm'),
+                ),
+            ))
             ->where('m.at', '>', now()->subWeeks($most))
             ->groupBy('root', 'ago')->selectRaw(
                 self::ROOT.' AS root, floor(extract(epoch FROM ?::timestamptz - m.at) / 604800)::int AS ago, -sum(m.quantity) AS n',

@@ -34,6 +34,10 @@ final readonly class SupplyView extends View
         #[OA\Property] public float $demandPerWeek,
         #[OA\Property] public string $because,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))] public array $history,
+        #[OA\Property(description: 'of those in use on the farm so many are expected to fail until an order of today is here')]
+        public ?float $foretold,
+        #[OA\Property] public ?int $inUse,
+        #[OA\Property(description: 'when an order of today is here')] public string $hereOn,
     ) {
     }
 
@@ -58,6 +62,9 @@ final readonly class SupplyView extends View
             $j->says->demandPerWeek,
             $j->says->because,
             $j->history,
+            $j->foretold === null ? null : round($j->foretold->expected, 2),
+            $j->foretold?->inUse,
+            now()->addDays((int) round($j->lead->meanDays))->toDateString(),
         );
     }
 }

@@ -14,6 +14,9 @@ use OddBench\Stock\SpareGrade;
 /** Which part of a class a family gets: one that fits and can be trusted, the one it got most often first. */
 final readonly class PartChoice
 {
+    /** So many of those a family got are looked at. */
+    private const FIRST_FEW = 12;
+
     /**
      * @param  Collection<int, Part>  $parts
      * @return Collection<int, Part> those that fit and may be counted on
@@ -49,23 +52,29 @@ final readonly class PartChoice
     public static function best(array $wanted, Knowledge $knowledge): array
     {
         $classes = array_values(array_unique(array_merge([], ...array_values($wanted))));
-        $often = DB::table('part_uses')->whereIn('family', array_keys($wanted))
-            ->whereIn('class', $classes)
-            ->orderByDesc('times')
-            ->orderBy('part_id')
-            ->get(['family', 'class', 'part_id']);
-        $used = Part::query()->whereIn('id', $often->pluck('part_id')->unique())->whereNull('counts_with_id')->get();
+        $pairs = [];
+        foreach ($wanted as $family => $its) {
+            foreach ($its as $class) {
+                $pairs[] = ['family' => $family, 'class' => $class];
+            }
+        }
+        // what a family got most often; one of the first few of them fits, or none of them does
+        $often = [];
+        foreach (DB::select(<<<'SQL'
+            SELECT w.family, w.class, u.part_id FROM json_to_recordset(?::json) AS w(family text, class text)
+            JOIN LATERAL (SELECT part_id, times FROM part_uses WHERE family = w.family AND class = w.class
+                ORDER BY times DESC, part_id LIMIT ?) u ON true
+            ORDER BY w.family, w.class, u.times DESC, u.part_id
+            SQL, [json_encode($pairs), self::FIRST_FEW]) as $row) {
+            $often[(string) $row->family][(string) $row->class][] = (int) $row->part_id;
+        }
+        $ids = array_merge([], ...array_merge([], ...array_map(array_values(...), array_values($often))));
+        $used = Part::query()->whereIntegerInRaw('id', array_unique($ids))->whereNull('counts_with_id')->get()->keyBy('id');
         $best = $missing = [];
         foreach ($wanted as $family => $its) {
             foreach ($its as $class) {
-                $rank = array_flip(
-                    $often->where('family', $family)
-                        ->where('class', $class)
-                        ->pluck('part_id')
-                        ->map(static fn (mixed $id): int => (int) $id)
-                        ->all(),
-                );
-                $theirs = $used->whereIn('id', array_keys($rank))->sortBy(static fn (Part $p): int => $rank[$p->id]);
+                /** @var Collection<int, Part> $theirs */
+                $theirs = new Collection(array_filter(array_map($used->get(...), $often[$family][$class] ?? [])));
                 $first = self::fitting($theirs, $knowledge->family($family))->first();
                 if ($first === null) {
                     $missing[$class][] = $family;
@@ -78,10 +87,11 @@ final readonly class PartChoice
             ->whereNull('counts_with_id')
             ->orderByDesc('on_hand')
             ->orderBy('id')
-            ->get();
+            ->get()
+            ->groupBy('class');
         foreach ($missing as $class => $families) {
             foreach ($families as $family) {
-                $first = self::fitting($others->where('class', $class), $knowledge->family($family))->first();
+                $first = self::fitting(self::some($others->get($class)), $knowledge->family($family))->first();
                 if ($first !== null) {
                     $best[$family][$class] = $first;
                 }
@@ -89,6 +99,15 @@ final readonly class PartChoice
         }
 
         return $best;
+    }
+
+    /**
+     * @param  Collection<int, \Illuminate\Database\Eloquent\Model>|null  $parts
+     * @return Collection<int, Part>
+     */
+    private static function some(?Collection $parts): Collection
+    {
+        return new Collection(array_values(array_filter($parts?->all() ?? [], static fn (mixed $p): bool => $p instanceof Part)));
     }
 
     /** A family got this part once more, or once less when it was put back. */

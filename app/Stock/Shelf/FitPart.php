@@ -8,6 +8,7 @@ use App\Api\Refused;
 use App\Machines\Fitting;
 use App\Machines\Machine;
 use App\Stock\Donors\Salvage;
+use App\Stock\Parts\Part;
 use OddBench\Input\InputError;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Machines\Fit;
@@ -55,6 +56,7 @@ final readonly class FitPart
             'job_id' => $movement->job_id,
             'reason' => $note->reason,
             'upgrade' => $note->upgrade || $refusals !== [],
+            'had_hours' => $part->grade === 'new' ? 0 : $note->hadHours ?? self::hadHours($part),
             'person_id' => $movement->person_id,
         ]);
     }
@@ -68,6 +70,12 @@ final readonly class FitPart
         }
         $before = $fitting->replaces_id === null ? null : Fitting::query()->find($fitting->replaces_id);
         $fitting->delete();
+        // what came with the machine needs no row while it sits there
+        if ($before !== null && $before->movement_id === null && $before->part_id === null) {
+            $before->delete();
+
+            return;
+        }
         if ($before?->became === 'spare') {
             $this->salvage->undo($machine, $before, $movement);
         }
@@ -75,24 +83,41 @@ final readonly class FitPart
             'removed_at' => null,
             'removed_hours' => null,
             'removed_by' => null,
+            'removed_job_id' => null,
+            'ended_as' => null,
             'ended_by' => null,
             'became' => null,
             'grade' => null,
         ]);
     }
 
-    /** What sat there, ended. */
-    private function end(Machine $machine, string $position, FitNote $note, Movement $movement): ?Fitting
+    /** Hours the used one had that is taken: those of the only one there is. Of several nobody knows which was taken. */
+    private static function hadHours(Part $part): ?float
     {
-        /** @var Fitting|null $old */
-        $old = Fitting::query()->where(['machine_id' => $machine->id, 'position' => $position])
-            ->whereNull('removed_at')
+        $there = Movement::query()->where(['part_id' => $part->id, 'kind' => 'salvaged'])
+            ->where('quantity', '>', 0)
+            ->doesntHave('undoneBy')
             ->latest('id')
             ->first();
+        // it is counted out by now: nothing more may lie there
+        $onHand = (int) Part::query()->whereKey($part->id)->value('on_hand');
+
+        return $onHand > 0 || $there?->hours === null ? null : (float) $there->hours;
+    }
+
+    /** What sat there, ended; nothing where something was taken out before and the position stood empty. */
+    private function end(Machine $machine, string $position, FitNote $note, Movement $movement): ?Fitting
+    {
+        $all = Fitting::query()->where(['machine_id' => $machine->id, 'position' => $position]);
+        /** @var Fitting|null $old */
+        $old = (clone $all)->whereNull('removed_at')->latest('id')->first()
+            ?? ((clone $all)->exists() ? null : Fitting::original($machine, $position));
         $old?->update([
             'removed_at' => now(),
             'removed_hours' => $machine->hours,
             'removed_by' => $movement->person_id,
+            'removed_job_id' => $movement->job_id,
+            'ended_as' => $note->oldEnded?->value,
             'ended_by' => $movement->id,
             'became' => $note->oldBecame,
             'grade' => $note->oldGrade,

@@ -21,6 +21,8 @@ final class UsePartRequest extends Form
             'askedFor' => ['sometimes', 'boolean'],
             'oldBecame' => ['nullable', 'string', 'in:scrap,spare,seller,lost'],
             'oldGrade' => ['nullable', 'string', 'in:tested,untested'],
+            'oldEnded' => ['nullable', 'string', 'in:failed,worked'],
+            'hadHours' => ['nullable', 'numeric', 'min:0', 'max:200000'],
         ];
     }
 }

@@ -9,8 +9,9 @@ use App\Diagnosis\Findings\FoundInJob;
 use App\Diagnosis\Findings\RecordFinding;
 use App\Diagnosis\Findings\WithdrawFinding;
 use App\Diagnosis\Trials\KeepTrials;
-use App\Fleet\KeepLookList;
-use App\Fleet\LookOwed;
+use App\Fleet\Campaigns\KeepCampaign;
+use App\Fleet\Campaigns\LookOwed;
+use App\Fleet\Campaigns\OpenCampaign;
 use App\Intake\Job;
 use App\Intake\JobState;
 use App\Intake\MoveJob;
@@ -19,7 +20,7 @@ use App\Shop\Person;
 use Illuminate\Support\Carbon;
 use OddBench\Intake\Station;
 
-/** What the demo shop is finding out today: trial prints, and a look-list half done. */
+/** What the demo shop is finding out today: trial prints, and a campaign half done. */
 final readonly class DemoFind
 {
     /** Settings, rating, what was seen. */
@@ -32,7 +33,8 @@ final readonly class DemoFind
 
     public function __construct(
         private KeepTrials $trials,
-        private KeepLookList $lookLists,
+        private OpenCampaign $campaigns,
+        private KeepCampaign $looks,
         private RecordFinding $findings,
         private ConfirmFaults $confirm,
         private MoveJob $move,
@@ -61,11 +63,11 @@ final readonly class DemoFind
     private function sisters(Carbon $today, Person $by, Person $other): void
     {
         Carbon::setTestNow($today->copy()->subMinutes(320));
-        $list = $this->lookLists->open($this->withFreeScrews($by), 'knob-screws-free', $by);
-        foreach (LookOwed::query()->with('machine')->where('look_list_id', $list->id)->orderBy('id')->limit(11)->get() as $i => $owed) {
+        $list = $this->campaigns->fromJob($this->withFreeScrews($by), 'knob-screws-free', $by);
+        foreach (LookOwed::query()->with('machine')->where('campaign_id', $list->id)->orderBy('id')->limit(11)->get() as $i => $owed) {
             Carbon::setTestNow($today->copy()->subMinutes(310 - 6 * $i));
             $affected = in_array($i, [2, 3, 8], true);
-            $this->lookLists->look(
+            $this->looks->look(
                 $list,
                 $owed->machine,
                 $affected,

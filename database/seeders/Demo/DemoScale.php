@@ -62,18 +62,25 @@ final class DemoScale
         $fittings = [];
         for ($i = Machine::query()->count(); $i < self::MACHINES; $i++) {
             $machine = $this->register->register($families[$i % count($families)], sprintf('SC%06d', $i), 'farm', null, null);
-            foreach (array_slice($this->knowledge->families[$machine->family]->positions, 0, 12) as $position) {
+            foreach ($this->knowledge->families[$machine->family]->positions as $n => $position) {
+                // what it came with ended somewhere on the way, one in three because it failed
+                $ended = 100 + ($i * 37 + crc32((string) $n)) % 1300;
                 $fittings[] = [
-                    'machine_id' => $machine->id,
-                    'position' => $position->code,
-                    'fitted_at' => now()->subDays(300),
-                    'fitted_hours' => 100,
+                    'machine_id' => $machine->id, 'position' => $position->code, 'fitted_at' => now()->subDays(300), 'fitted_hours' => 0,
+                    'removed_at' => now()->subDays(200), 'removed_hours' => $ended, 'ended_as' => $ended % 3 === 0 ? 'failed' : 'worked',
+                ];
+                $fittings[] = [
+                    'machine_id' => $machine->id, 'position' => $position->code, 'fitted_at' => now()->subDays(200),
+                    'fitted_hours' => $ended, 'removed_at' => null, 'removed_hours' => null, 'ended_as' => null,
                 ];
             }
         }
         foreach (array_chunk($fittings, 1000) as $chunk) {
             DB::table('fittings')->insert($chunk);
         }
+        DB::insert(
+            "INSERT INTO counters (machine_id, at, hours, source) SELECT m.id, now() - make_interval(days => d), 1500 * (300 - d) / 300, 'typed' FROM machines m, unnest(ARRAY[300, 150, 60, 1]) AS d WHERE m.serial LIKE 'SC%'",
+        );
         DB::table('machines')->where('serial', 'like', 'SC%')->update([
             'place' => 'service',
             'hours' => 1500,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
+use App\Fleet\Lives\KeepLives;
+use App\Fleet\Risks\KeepRisks;
 use App\Intake\EditJob;
 use App\Intake\Hands;
 use App\Intake\Job;
@@ -63,6 +65,9 @@ final class DemoShop
         private readonly DemoShelf $shelf,
         private readonly DemoMoney $money,
         private readonly DemoBids $bids,
+        private readonly DemoFarm $farm,
+        private readonly KeepLives $lives,
+        private readonly KeepRisks $risks,
     ) {
     }
 
@@ -101,7 +106,11 @@ final class DemoShop
         $this->plotMoney($clock);
         $clock->play();
         $this->setTheBench();
+        $this->farm->play($this->today, $this->people);
+        Carbon::setTestNow();
         DemoDates::move(Carbon::now('UTC'));
+        $this->lives->workOut();
+        $this->risks->all();
         $say(sprintf(
             '%d machines, %d finished jobs, %d open, %d parts.',
             Machine::query()->count(),

@@ -1,9 +1,9 @@
 <script lang="ts">
-  import type { LookListLine } from '@/api/types';
+  import type { CampaignLine } from '@/api/types';
   import { p } from '@/router';
 
-  /** Open look-lists a machine stands on, in its passport. */
-  let { lists }: { lists: readonly LookListLine[] } = $props();
+  /** Open campaigns a machine stands on, in its passport. */
+  let { lists }: { lists: readonly CampaignLine[] } = $props();
 </script>
 
 {#each lists as list (list.id)}
@@ -17,8 +17,8 @@
           : 'bg-well-wash text-well',
     ]}
   >
-    {list.here === null ? '▢' : list.here ? '✕' : '✓'} Look-list:
-    <a class="underline" href={p('/look-lists/:id', { params: { id: String(list.id) } })}>{list.name}</a>,
+    {list.here === null ? '▢' : list.here ? '✕' : '✓'} Campaign:
+    <a class="underline" href={p('/campaigns/:id', { params: { id: String(list.id) } })}>{list.name}</a>,
     {list.here === null
       ? 'this machine not looked at yet'
       : list.here

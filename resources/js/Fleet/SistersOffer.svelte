@@ -19,13 +19,13 @@
   const open = () =>
     work.do(async () => {
       const list = await told(
-        api.POST('/jobs/{job}/look-lists', {
+        api.POST('/jobs/{job}/campaigns', {
           params: { path: { job: job.id } },
           body: { fault: fault.fault },
         }),
       );
-      wrote(client, 'looks', ['look-list', list.id], list);
-      await navigate('/look-lists/:id', { params: { id: String(list.id) } });
+      wrote(client, 'looks', ['campaign', list.id], list);
+      await navigate('/campaigns/:id', { params: { id: String(list.id) } });
     });
 </script>
 

@@ -1,4 +1,4 @@
 // The doors of this room: what others may use of it.
 export { default as SistersOffer } from './SistersOffer.svelte';
 export { default as OwedLooks } from './OwedLooks.svelte';
-export { default as LookLists } from './LookLists.svelte';
+export { default as FleetPlaces } from './FleetPlaces.svelte';

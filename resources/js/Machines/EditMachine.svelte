@@ -6,6 +6,7 @@
   import { wrote } from '@/api/writes';
   import Button from '@/ui/Button.svelte';
   import Dialog from '@/ui/Dialog.svelte';
+  import Check from '@/ui/Check.svelte';
   import Field from '@/ui/Field.svelte';
   import Form from '@/ui/Form.svelte';
   import { places } from '@/ui/places';
@@ -87,6 +88,8 @@
             printerHost: it.printerHost || null,
             printerPort: port.trim() === '' ? null : Number(port),
             notes: it.notes || null,
+            printsAbrasive: it.printsAbrasive,
+            printsHot: it.printsHot,
             seen: it.seen,
           },
         }),
@@ -135,6 +138,10 @@
           error={work.error('printerHost')}
         />
         <Field label="Its port" bind:value={port} mono maxlength={5} error={work.error('printerPort')} />
+      </div>
+      <div class="flex flex-wrap gap-x-6">
+        <Check bind:checked={form.printsAbrasive}>prints filled filament as a rule (it wears nozzles)</Check>
+        <Check bind:checked={form.printsHot}>prints above 250 °C as a rule</Check>
       </div>
       <Field
         label="Notes"

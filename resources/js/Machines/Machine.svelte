@@ -99,7 +99,7 @@
           {machine.data.redTag.reason}, since {day(machine.data.redTag.putOnAt, me.zone)}.
         </p>
       {/if}
-      <OwedLooks lists={machine.data.lookLists} />
+      <OwedLooks lists={machine.data.campaigns} />
       <WarrantyLine passport={machine.data} />
       <HoursLine passport={machine.data} />
       <dl class="mt-3 flex flex-wrap gap-x-8 gap-y-1">

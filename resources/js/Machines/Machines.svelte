@@ -1,7 +1,7 @@
 <script lang="ts">
   import { createInfiniteQuery } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
-  import { LookLists } from '@/Fleet';
+  import { FleetPlaces } from '@/Fleet';
   import { p } from '@/router';
   import { here } from '@/api/session.svelte';
   import Select from '@/ui/Select.svelte';
@@ -42,8 +42,9 @@
 
 <svelte:head><title>Machines · Odd Bench</title></svelte:head>
 
-<main class="px-4 py-4 md:px-5">
-  <div class="flex flex-wrap items-end gap-3">
+<main class="px-4 py-2 md:px-5">
+  <FleetPlaces />
+  <div class="mt-1 flex flex-wrap items-end gap-3">
     <h1 class="mr-4 self-center">
       Machines <span class="ml-1 text-sm font-normal text-quiet"><span class="fig">{all}</span></span>
     </h1>
@@ -85,7 +86,6 @@
       )}">Labels of these</a
     >
   </div>
-  <LookLists />
   {#if machines.isError}<p role="alert" class="mt-4 text-out">✕ {machines.error.message}</p>{/if}
   <ul class="mt-3 border-t border-line">
     {#each shown as machine (machine.tag)}

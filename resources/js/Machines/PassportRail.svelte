@@ -36,7 +36,7 @@
     {/each}
   </dl>
   {#if replaced.length === 0}<p class="text-sm text-quiet">No part was replaced here yet.</p>{/if}
-  <OwedLooks lists={job.lookLists} />
+  <OwedLooks lists={job.campaigns} />
   <h3 class="mt-3">Earlier visits</h3>
   <ul class="mt-0.5 grid gap-1 text-sm">
     {#each job.pastJobs.slice(0, 3) as past (past.id)}

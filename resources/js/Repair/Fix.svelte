@@ -60,7 +60,7 @@
     brief={(fix.data?.runs.length ?? 0) > 0 || (fix.data?.steps.length ?? 0) > 0}
   />
   {#if fix.data}
-    <ServiceToDo {job} items={fix.data.service} {may} />
+    <ServiceToDo {job} items={fix.data.service} changes={fix.data.changes} {may} />
     <div class="mt-3">
       {#if writing && may && decided}
         <TakeOffForm {job} fix={fix.data} close={() => (writing = false)} />

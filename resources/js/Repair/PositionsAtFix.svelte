@@ -18,13 +18,14 @@
   let code = $state('');
   let became = $state<'' | 'scrap' | 'tested' | 'untested' | 'seller' | 'lost'>('');
   let reason = $state('');
+  let ended = $state<'' | 'failed' | 'worked'>('');
   const position = $derived(job.positions.find((one) => one.position === code));
   const fresh = (of: Fitting): number => of.faces - of.facesUsed.length;
 
   async function done(call: () => Promise<Job>): Promise<void> {
     const kept = await work.do(async () => keepJob(client, await call()));
     if (kept) {
-      code = became = reason = '';
+      code = became = reason = ended = '';
     }
   }
   const path = () => ({ params: { path: { job: job.id, position: code } } });
@@ -46,6 +47,7 @@
             became: became === 'tested' || became === 'untested' ? 'spare' : became || 'scrap',
             grade: became === 'tested' || became === 'untested' ? became : null,
             reason: reason.trim() || null,
+            ended: ended || null,
           },
         }),
       ),
@@ -89,7 +91,16 @@
           { code: 'lost', name: 'lost' },
         ]}
       />
-      {#if became !== ''}<div><Button busy={work.busy} onclick={remove}>Taken out</Button></div>{/if}
+      {#if became !== ''}<Press
+          label="Had it failed?"
+          bind:value={ended}
+          choices={[
+            { code: '', name: 'as the job says' },
+            { code: 'failed', name: 'it had failed' },
+            { code: 'worked', name: 'it still worked' },
+          ]}
+        />
+        <div><Button busy={work.busy} onclick={remove}>Taken out</Button></div>{/if}
       {#if work.refusal}<Problem message={work.refusal.message} />{/if}
     {/if}
   </div>

@@ -7,7 +7,12 @@
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
 
-  let { job, items, may }: { job: Job; items: Fix['service']; may: boolean } = $props();
+  let {
+    job,
+    items,
+    changes,
+    may,
+  }: { job: Job; items: Fix['service']; changes: Fix['changes']; may: boolean } = $props();
 
   const client = useQueryClient();
   const work = new Work();
@@ -20,6 +25,19 @@
     );
 </script>
 
+{#if changes.length > 0}
+  <h2 class="rule-below mt-3 pb-1.5">To change while it is open</h2>
+  <ul>
+    {#each changes as change (change.position)}
+      <li class="rule-below flex min-h-11 items-center justify-between gap-3 py-1">
+        <span class={change.done ? 'text-quiet' : ''}>{change.done ? '✓ ' : ''}{change.name}</span>
+        <span class="text-sm text-quiet"
+          >{change.done ? 'changed in this job' : 'before it fails; take the part from its bin below'}</span
+        >
+      </li>
+    {/each}
+  </ul>
+{/if}
 {#if items.length > 0}
   <h2 class="rule-below mt-3 pb-1.5">Service to do</h2>
   <ul>

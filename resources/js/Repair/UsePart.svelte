@@ -26,6 +26,8 @@
   let upgrade = $state(false);
   let allTheSame = $state(false);
   let became = $state<'' | 'scrap' | 'tested' | 'untested' | 'seller'>('scrap');
+  let ended = $state<'' | 'failed' | 'worked'>('');
+  let hadHours = $state('');
 
   const list = (query: { text?: string; class?: string; family?: string }) =>
     told(api.GET('/parts', { params: { query } }));
@@ -80,6 +82,8 @@
       allTheSame,
       askedFor,
       ...old(),
+      oldEnded: position === '' ? null : ended || null,
+      hadHours: part.grade === 'new' || position === '' ? null : number(hadHours),
     };
     const used = await work.do(async () =>
       keepJob(client, await told(api.POST('/jobs/{job}/parts', { params: { path: { job: job.id } }, body }))),
@@ -88,6 +92,7 @@
       part = null;
       reason = '';
       upgrade = allTheSame = false;
+      ended = hadHours = '';
       text = '';
       quantity = '1';
       open = false;
@@ -134,6 +139,27 @@
           { code: '', name: 'not said' },
         ]}
       />
+      <Press
+        label="Had it failed?"
+        bind:value={ended}
+        choices={[
+          { code: '', name: 'as the job says' },
+          { code: 'failed', name: 'it had failed' },
+          { code: 'worked', name: 'it still worked' },
+        ]}
+      />
+      {#if part.grade !== 'new'}
+        <div class="w-56">
+          <Field
+            label="Hours this one has already"
+            bind:value={hadHours}
+            numeric
+            unit="h"
+            hint="leave it empty when nobody knows"
+            error={work.error('hadHours')}
+          />
+        </div>
+      {/if}
       <Field
         label={allTheSame ? 'All the same, because' : 'Why'}
         bind:value={reason}

@@ -53,6 +53,15 @@
     },
     { field: 'warrantyDays', label: 'A repair is stood for', unit: 'days', hint: '90 unless set' },
     { field: 'warrantyHours', label: 'or up to', unit: 'h', hint: 'print hours; 500 unless set' },
+    {
+      field: 'openMinutes',
+      label: 'Opening a machine takes',
+      unit: 'min',
+      hint: 'out of its rack and back, proved; 12',
+    },
+    { field: 'findMinutes', label: 'Finding what failed takes', unit: 'min', hint: '30 unless set' },
+    { field: 'downDays', label: 'A machine that failed stands', unit: 'days', hint: '2 unless set' },
+    { field: 'printHourMinor', label: 'An hour of printing brings', unit: null, hint: '1.20 unless set' },
   ];
   const left = $derived(
     work.leftover('shopName', 'zone', 'currency', 'school', ...figures.map((one) => one.field)),
@@ -73,13 +82,17 @@
       school: it.school,
       warrantyDays: String(it.warrantyDays),
       warrantyHours: String(it.warrantyHours),
+      openMinutes: String(it.openMinutes),
+      findMinutes: String(it.findMinutes),
+      downDays: String(it.downDays),
+      printHourMinor: (it.printHourMinor / 100).toFixed(2),
     };
   });
 
   function whole(field: string): number {
     const value = number(text[field] ?? '');
     if (value === null) throw wrong(field, `“${text[field]}” is no number.`);
-    return Math.round(field === 'benchMinuteMinor' ? 100 * value : value);
+    return Math.round(field.endsWith('Minor') ? 100 * value : value);
   }
 
   async function send(): Promise<void> {
@@ -96,6 +109,10 @@
         school: (text['school'] ?? 'measure-first') as School,
         warrantyDays: whole('warrantyDays'),
         warrantyHours: whole('warrantyHours'),
+        openMinutes: whole('openMinutes'),
+        findMinutes: whole('findMinutes'),
+        downDays: whole('downDays'),
+        printHourMinor: whole('printHourMinor'),
       };
       client.setQueryData(['settings'], await told(api.PUT('/settings', { body })));
       me.session = await told(api.GET('/session'));

@@ -28,7 +28,19 @@
     {
       name: 'Machines',
       path: '/machines' as const,
-      also: ['/look-lists', '/counters', '/owners', '/labels', '/machine-new', '/families'],
+      also: [
+        '/farm',
+        '/will-fail',
+        '/lives',
+        '/does-not-hold',
+        '/campaigns',
+        '/campaign-new',
+        '/counters',
+        '/owners',
+        '/labels',
+        '/machine-new',
+        '/families',
+      ],
     },
     {
       name: 'Shelf',

@@ -69,6 +69,18 @@
         </tbody>
       </table>
     {:else}<p class="mt-1">None has left the bin.</p>{/if}
+    {#if me.person.worksAtTheBench && batch.batch && batch.traced.some((one) => one.stillThere)}
+      <p class="mt-2">
+        <a
+          class="font-semibold text-action underline"
+          href="{p('/campaign-new')}?{new URLSearchParams({
+            part: page.part.number,
+            batch: batch.batch,
+            title: `${page.part.name}, batch ${batch.batch}`,
+          })}">Begin a campaign over them</a
+        >
+      </p>
+    {/if}
     {#if me.person.meetsOwners}
       {#if lifting === batch.movement}
         <Form class="mt-2 flex flex-wrap items-end gap-2" onsend={() => lift(batch.movement)}>

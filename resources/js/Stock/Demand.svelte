@@ -1,8 +1,9 @@
 <script lang="ts">
   import type { PartPage } from '@/api/types';
+  import { day } from '@/ui/format';
 
   /** What was taken week by week, and how the shelf stands against the reorder point. */
-  let { supply }: { supply: NonNullable<PartPage['supply']> } = $props();
+  let { supply, partClass }: { supply: NonNullable<PartPage['supply']>; partClass: string } = $props();
 
   const most = $derived(Math.max(1, ...supply.history));
   const all = $derived(supply.history.reduce((a, b) => a + b, 0));
@@ -14,6 +15,15 @@
 </script>
 
 <p class="mt-2 max-w-prose">{supply.because}</p>
+{#if supply.foretold !== null && supply.inUse !== null}
+  <p class="mt-1 text-sm">
+    <strong class="fig">{supply.foretold.toFixed(1)}</strong> expected to fail on the farm by {day(
+      supply.hereOn,
+      'UTC',
+    )}, <span class="fig">{supply.inUse}</span> in use
+    <span class="text-quiet">· <a class="underline" href="/lives/{partClass}">how long they last</a></span>
+  </p>
+{/if}
 <p class="text-sm text-quiet">
   <span class="fig">{supply.reserved}</span> promised ·
   <span class="fig">{supply.planned}</span> in the kits of open jobs{supply.plannedFor.length > 0

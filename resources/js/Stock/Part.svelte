@@ -104,7 +104,7 @@
           > is ordered instead.
         </p>
       {/if}
-      {#if page.supply}<Demand supply={page.supply} />{/if}
+      {#if page.supply}<Demand supply={page.supply} partClass={page.part.class} />{/if}
       <p class="mt-3 flex flex-wrap items-baseline gap-x-2">
         <span class="font-semibold">Fits</span> <span class="min-w-0 break-words">{fits}</span>
         {#if page.shelfLifeWeeks !== null}<span class="text-quiet"

@@ -75,15 +75,45 @@ export const trialsQuery = (job: number) => ({
   queryFn: () => told(api.GET('/jobs/{job}/trials', { params: { path: { job } } })),
 });
 
-export const lookListQuery = (list: number) => ({
-  queryKey: ['look-list', list],
-  queryFn: () => told(api.GET('/look-lists/{list}', { params: { path: { list } } })),
+export const campaignQuery = (campaign: number) => ({
+  queryKey: ['campaign', campaign],
+  queryFn: () => told(api.GET('/campaigns/{campaign}', { params: { path: { campaign } } })),
   refetchInterval: LIVE,
 });
 
-export const lookListsQuery = () => ({
-  queryKey: ['look-lists'],
-  queryFn: () => told(api.GET('/look-lists')),
+export type Weeks = 1 | 2 | 4 | 8;
+
+export const farmQuery = (weeks: Weeks, heldAs: 'farm' | 'owner' | 'resale') => ({
+  queryKey: ['farm', weeks, heldAs],
+  queryFn: () => told(api.GET('/fleet/farm', { params: { query: { weeks, heldAs } } })),
+  refetchInterval: 60_000,
+});
+
+export const risksQuery = (weeks: Weeks, family: string, after?: string) => ({
+  queryKey: ['risks', weeks, family, after],
+  queryFn: () =>
+    told(
+      api.GET('/fleet/risks', {
+        params: { query: { weeks, ...(family ? { family } : {}), ...(after ? { after } : {}) } },
+      }),
+    ),
+});
+
+export const holdQuery = () => ({
+  queryKey: ['hold'],
+  queryFn: () => told(api.GET('/fleet/hold')),
+  staleTime: 60_000,
+});
+
+export const livesQuery = () => ({
+  queryKey: ['lives'],
+  queryFn: () => told(api.GET('/fleet/lives')),
+  staleTime: 60_000,
+});
+
+export const campaignsQuery = () => ({
+  queryKey: ['campaigns'],
+  queryFn: () => told(api.GET('/campaigns')),
 });
 
 export const sheetsQuery = () => ({

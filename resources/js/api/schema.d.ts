@@ -20,6 +20,134 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/campaigns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["campaignIndex"];
+        put?: never;
+        post: operations["campaignStore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/campaigns/who": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["campaignWho"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/campaigns/{campaign}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["campaignShow"];
+        put: operations["campaignChange"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/campaigns/{campaign}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["campaignClose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/campaigns/{campaign}/letters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["campaignLetters"];
+        put?: never;
+        post: operations["campaignWroteTo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/campaigns/{campaign}/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["campaignLook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/campaigns/{campaign}/mended": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["campaignMended"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/campaigns/{campaign}/red-tags": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["campaignTagTheRest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/complaints": {
         parameters: {
             query?: never;
@@ -180,6 +308,150 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/fleet/farm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["farmShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/fleet/hold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["holdShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/fleet/lives": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["livesIndex"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/fleet/lives/{class}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["livesShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/fleet/racks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["farmDrawRack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/fleet/racks/{rack}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["farmRedrawRack"];
+        post?: never;
+        delete: operations["farmTakeDownRack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/fleet/risks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["riskIndex"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/fleet/service-jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["riskMakeJobs"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/fleet/standing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["farmStand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/guides": {
         parameters: {
             query?: never;
@@ -318,6 +590,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["jobMoneyBill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jobs/{job}/campaigns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["campaignFromJob"];
         delete?: never;
         options?: never;
         head?: never;
@@ -606,22 +894,6 @@ export interface paths {
         get: operations["instrumentCompare"];
         put?: never;
         post: operations["instrumentTake"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/jobs/{job}/look-lists": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["lookListOpen"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1278,70 +1550,6 @@ export interface paths {
         get: operations["knowledgeShow"];
         put?: never;
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/look-lists": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["lookListIndex"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/look-lists/{list}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["lookListShow"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/look-lists/{list}/end": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["lookListClose"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/look-lists/{list}/looks": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["lookListLook"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2539,6 +2747,11 @@ export interface components {
             probability: number;
             leadsTo: components["schemas"]["BeliefView"][];
         };
+        /** @description Somebody who may be given a campaign. */
+        AssigneeView: {
+            id: number;
+            name: string;
+        };
         /** @description What a machine read when it was last sent out well. */
         BaselineView: {
             /** Format: float */
@@ -2684,6 +2897,84 @@ export interface components {
             bin: string;
             onHand: number;
         };
+        /** @description A campaign on one line; in a passport with what is known of that machine. */
+        CampaignLine: {
+            id: number;
+            /** @enum {string} */
+            origin: "fault" | "batch" | "bulletin" | "thought";
+            name: string;
+            /** @description name of the check */
+            look: string | null;
+            danger: boolean;
+            all: number;
+            looked: number;
+            affected: number;
+            /** @description at least so many of all are affected (95 %, exact) */
+            least: number;
+            most: number;
+            settled: boolean;
+            mended: number;
+            assignedName: string | null;
+            dueOn: string | null;
+            closed: boolean;
+            /** @description of the machine in question; null while nobody looked */
+            here: boolean | null;
+        };
+        /** @description A campaign with its machines and how far it has come. */
+        CampaignView: {
+            id: number;
+            /** @enum {string} */
+            origin: "fault" | "batch" | "bulletin" | "thought";
+            fault: string | null;
+            name: string;
+            /** @description which machines it is about, in words */
+            who: string | null;
+            danger: boolean;
+            /** @description name of the check */
+            look: string | null;
+            /** @description what to look for, in words */
+            lookFor: string | null;
+            /** Format: float */
+            minutes: number;
+            steps: string[];
+            cautions: string[];
+            because: string;
+            /** @description what puts it right */
+            mend: string | null;
+            foundInJob: number | null;
+            foundOn: string | null;
+            by: string;
+            openedAt: string;
+            closedAt: string | null;
+            assignedTo: number | null;
+            assignedName: string | null;
+            dueOn: string | null;
+            /** @description the day is over and not all are looked at */
+            late: boolean;
+            /** @description who had red tags put on what nobody had looked at */
+            taggedBy: string | null;
+            all: number;
+            looked: number;
+            affected: number;
+            /** @description at least so many of all are affected (95 %, exact) */
+            least: number;
+            most: number;
+            /** @description enough were looked at: more looks change nothing */
+            settled: boolean;
+            /** @description so many more looks settle it, if they find as before */
+            looksToSettle: number;
+            mended: number;
+            /** @description affected machines whose owners were not written to */
+            lettersOwed: number;
+            /** @description not looked at, here, and without a red tag */
+            untagged: number;
+            said: string;
+            machines: components["schemas"]["LookView"][];
+        };
+        CampaignsView: {
+            campaigns: components["schemas"]["CampaignLine"][];
+            people: components["schemas"]["AssigneeView"][];
+        };
         /** @description Minutes of hands of one person at one station. */
         ChargeHandsView: {
             station: string;
@@ -2784,6 +3075,19 @@ export interface components {
             open: components["schemas"]["ClaimView"][];
             closed: components["schemas"]["ClaimView"][];
         };
+        /** @description How many repairs came back. */
+        ComebackView: {
+            /** @description fault or person */
+            name: string;
+            jobs: number;
+            cameBack: number;
+            /**
+             * Format: float
+             * @description so many are usual of such jobs here
+             */
+            expected: number;
+            because: string;
+        };
         /** @description Earlier readings of a machine, newest first, and the spread over its sisters. */
         ComparedView: {
             unit: string;
@@ -2878,6 +3182,22 @@ export interface components {
             all: number;
             /** @description the tag to go on after */
             next: string | null;
+        };
+        /** @description Of a hundred so many still work at these hours. */
+        CurvePointView: {
+            /** Format: float */
+            hours: number;
+            /** Format: float */
+            of100: number;
+            /** Format: float */
+            low: number;
+            /** Format: float */
+            high: number;
+            /**
+             * Format: float
+             * @description by the trade’s word
+             */
+            trade: number | null;
         };
         /** @description A statement of danger that somebody’s words raise. */
         DangerRaisedView: {
@@ -3096,6 +3416,65 @@ export interface components {
             /** @description somebody has seen one, and nothing is written of it yet */
             unknown: boolean;
         };
+        /** @description A family on the farm, and how it is drawn. */
+        FarmFamilyView: {
+            code: string;
+            name: string;
+            /** @description bedslinger, corexy, delta, cantilever or gantry; null where nobody wrote it down */
+            motion: string | null;
+            /** @description it has walls */
+            closed: boolean;
+        };
+        /** @description A machine as it is seen from three metres. */
+        FarmMachineView: {
+            tag: string;
+            family: string;
+            place: string;
+            hours: number | null;
+            /**
+             * Format: float
+             * @description of the part that is likeliest to fail within the span, 0 to 1
+             */
+            risk: number;
+            /** @description that part */
+            worst: string | null;
+            /** @description what comes round on it next, in a word or two */
+            service: string | null;
+            /** @description days until then, 0 and below: due */
+            serviceDays: number | null;
+            openJob: number | null;
+            station: string | null;
+            /** @description why it wears a red tag */
+            redTag: string | null;
+            /** @description what its counter said and nobody believes */
+            wonder: string | null;
+            /** @description rack it stands in; null: nowhere that was drawn */
+            rack: number | null;
+            /** @description from the top */
+            shelf: number | null;
+            /** @description from the left */
+            spot: number | null;
+        };
+        /** @description All machines of the farm, as they stand. */
+        FarmView: {
+            /** @enum {integer} */
+            weeks: 1 | 2 | 4 | 8;
+            racks: components["schemas"]["RackView"][];
+            families: components["schemas"]["FarmFamilyView"][];
+            machines: components["schemas"]["FarmMachineView"][];
+            /** @description there are more than are shown */
+            more: boolean;
+            /**
+             * Format: float
+             * @description hours they ran last week, all together
+             */
+            hoursLastWeek: number;
+            /**
+             * Format: float
+             * @description a part this likely to fail is marked
+             */
+            likely: number;
+        };
         /** @description Fasteners of one size on the tray. */
         FastenerView: {
             size: string;
@@ -3205,6 +3584,7 @@ export interface components {
             guides: components["schemas"]["GuideLineView"][];
             runs: components["schemas"]["GuideRunView"][];
             service: components["schemas"]["ServiceItemView"][];
+            changes: components["schemas"]["PlannedChangeView"][];
             /** @description parts promised to this job */
             promised: number;
         };
@@ -3328,6 +3708,43 @@ export interface components {
             /** @description a sign of danger */
             redTag: boolean;
         };
+        /** @description A machine that comes in more often than it should. */
+        HoldLineView: {
+            tag: string;
+            familyName: string;
+            heldAs: string;
+            visits: number;
+            /**
+             * Format: float
+             * @description print hours since it is known
+             */
+            hours: number;
+            /**
+             * Format: float
+             * @description as it goes now
+             */
+            nowBetween: number | null;
+            /** Format: float */
+            sistersBetween: number | null;
+            /**
+             * Format: float
+             * @description how sure that it gets worse or is worse than its sisters, 0 to 1
+             */
+            sure: number;
+            because: string;
+            /** @description its open job, or its last */
+            job: number;
+        };
+        /** @description Machines that do not hold, and repairs that come back. */
+        HoldView: {
+            machines: components["schemas"]["HoldLineView"][];
+            /** @description machines that were judged */
+            judged: number;
+            faults: components["schemas"]["ComebackView"][];
+            people: components["schemas"]["ComebackView"][];
+            /** @description repairs of the last two years */
+            repairs: number;
+        };
         /** @description The hours of a machine now, and the readings they come from. */
         HoursView: {
             /** Format: float */
@@ -3427,7 +3844,7 @@ export interface components {
             waysOut: components["schemas"]["WayOutView"][];
             positions: components["schemas"]["FittingView"][];
             pastJobs: components["schemas"]["PastJobView"][];
-            lookLists: components["schemas"]["LookListLine"][];
+            campaigns: components["schemas"]["CampaignLine"][];
             warranty: components["schemas"]["WarrantyView"] | null;
             /** @description the spool the print that went wrong came from, in words */
             spool: string | null;
@@ -3487,6 +3904,10 @@ export interface components {
             printerHost: string | null;
             printerPort: number | null;
             notes: string | null;
+            /** @description filled filament (glass, carbon, glow, metal) as a rule */
+            printsAbrasive: boolean;
+            /** @description above 250 °C as a rule */
+            printsHot: boolean;
             /** @description sent along with an edit: when it was changed last */
             seen: string;
         };
@@ -3556,6 +3977,103 @@ export interface components {
             /** @description to copy */
             text: string;
         };
+        /** @description How long parts of a group last, on one line. */
+        LifeLineView: {
+            partClass: string;
+            /** @description of the class, or of the group within it */
+            name: string;
+            /** @description number of the part */
+            part: string | null;
+            family: string | null;
+            circumstance: string | null;
+            failures: number;
+            running: number;
+            /**
+             * Format: float
+             * @description print hours, between low and high (95 %)
+             */
+            meanHours: number;
+            /** Format: float */
+            lowHours: number;
+            /**
+             * Format: float
+             * @description null: too few failed to bound it
+             */
+            highHours: number | null;
+            /** Format: float */
+            shape: number;
+            /** @description enough failed here to go by this shop alone */
+            own: boolean;
+            /** @description too few of the group failed, so all of its class here count along */
+            leansOnAll: boolean;
+            /** Format: float */
+            tradeHours: number | null;
+            /** @description the day enough had failed */
+            believedFrom: string | null;
+            /** @description it differs from the others of its class by more than chance */
+            differs: boolean;
+            notCounted: number;
+        };
+        /** @description How long parts of a group last: the curve, who failed and who runs, when to change one, what is to come. */
+        LifeView: {
+            of: components["schemas"]["LifeLineView"];
+            className: string;
+            /** @description one plain sentence */
+            because: string;
+            /**
+             * Format: float
+             * @description half have failed by then
+             */
+            medianHours: number;
+            /** @description they wear out: the older, the likelier */
+            wearsOut: boolean;
+            curve: components["schemas"]["CurvePointView"][];
+            failed: components["schemas"]["PartLifeView"][];
+            runs: components["schemas"]["PartLifeView"][];
+            /** @description taken out while they still worked */
+            takenOutWorking: number;
+            notCounted: components["schemas"]["NotCountedView"][];
+            /**
+             * Format: float
+             * @description null: not by the clock
+             */
+            changeAtHours: number | null;
+            /**
+             * Format: float
+             * @description from there on it costs within 1 % of the best
+             */
+            flatFromHours: number | null;
+            /** Format: float */
+            flatToHours: number | null;
+            changeBecause: string;
+            /** @description minor units; null for those who do not see money */
+            plannedMinor: number | null;
+            failureMinor: number | null;
+            /**
+             * Format: float
+             * @description minor units an hour, changed at that age
+             */
+            costPerHour: number | null;
+            /**
+             * Format: float
+             * @description run until it fails
+             */
+            toFailurePerHour: number | null;
+            /**
+             * Format: float
+             * @description hours each of those that run is looked ahead
+             */
+            aheadHours: number;
+            inUse: number;
+            /** Format: float */
+            expected: number;
+            atLeast: number[];
+            /** @description so many are enough in 9 of 10 cases */
+            enough: number;
+            makes: components["schemas"]["LifeLineView"][];
+            families: components["schemas"]["LifeLineView"][];
+            circumstances: components["schemas"]["LifeLineView"][];
+        };
         /** @description A fault the seller’s words make likely. */
         LikelyFaultView: {
             code: string;
@@ -3572,66 +4090,38 @@ export interface components {
             superseded: boolean;
             points: number[];
         };
-        /** @description A look-list on one line; in a passport with what is known of that machine. */
-        LookListLine: {
-            id: number;
-            name: string;
-            look: string;
-            all: number;
-            looked: number;
-            affected: number;
-            closed: boolean;
-            /** @description of the machine in question; null while nobody looked */
-            here: boolean | null;
+        /** @description Lives of every class of part. */
+        LivesView: {
+            lives: components["schemas"]["LifeLineView"][];
+            /** @description when they were worked out last */
+            workedOutAt: string | null;
+            /** @description failures from which on a group goes by itself */
+            believesFrom: number;
         };
-        /** @description A look-list with its machines and how far it has come. */
-        LookListView: {
-            id: number;
-            fault: string;
-            name: string;
-            danger: boolean;
-            look: string;
-            /** Format: float */
-            minutes: number;
-            steps: string[];
-            cautions: string[];
-            because: string;
-            foundInJob: number;
-            foundOn: string;
-            by: string;
-            openedAt: string;
-            closedAt: string | null;
-            all: number;
-            looked: number;
-            affected: number;
-            /**
-             * Format: float
-             * @description share of those looked at
-             */
-            share: number | null;
-            /**
-             * Format: float
-             * @description 95 % interval by Wilson for the share of all
-             */
-            shareLow: number | null;
-            /** Format: float */
-            shareHigh: number | null;
-            said: string;
-            machines: components["schemas"]["LookView"][];
-        };
-        LookListsView: {
-            lists: components["schemas"]["LookListLine"][];
-        };
-        /** @description A machine on a look-list. */
+        /** @description A machine on a campaign. */
         LookView: {
             tag: string;
             familyName: string;
             place: string;
+            /** @description rack, shelf and place where it stands */
+            stands: string | null;
+            /** @description it is in use, as far as anybody knows */
+            runs: boolean;
+            /**
+             * Format: float
+             * @description that it fails of it soon, 0 to 1; null when nobody knows
+             */
+            risk: number | null;
+            redTag: boolean;
+            hasOwner: boolean;
             openJob: number | null;
             affected: boolean | null;
             note: string | null;
             by: string | null;
             at: string | null;
+            mendedAt: string | null;
+            /** @description when its owner was written to */
+            letterAt: string | null;
         };
         MachineFateView: {
             /** @description of the file, the first row is 1 */
@@ -3675,6 +4165,14 @@ export interface components {
                 [key: string]: number;
             };
             rows: components["schemas"]["MachineFateView"][];
+        };
+        MadeJobView: {
+            tag: string;
+            job: number;
+        };
+        /** @description The jobs that were made or added to, machine by machine. */
+        MadeJobsView: {
+            jobs: components["schemas"]["MadeJobView"][];
         };
         MendView: {
             id: number;
@@ -3734,6 +4232,14 @@ export interface components {
         NamedView: {
             code: string;
             name: string;
+        };
+        /** @description Parts whose hours say nothing, and why. */
+        NotCountedView: {
+            count: number;
+            why: string;
+            /** @description what can be done about it */
+            wayOut: string | null;
+            tags: string[];
         };
         /** @description Machines that are ready and not fetched, longest first. */
         NotFetchedView: {
@@ -3910,6 +4416,18 @@ export interface components {
             by: string | null;
             at: string;
         };
+        OwnerLetterView: {
+            tag: string;
+            owner: string;
+            /** @description how they are reached */
+            contact: string | null;
+            text: string;
+            writtenAt: string | null;
+        };
+        /** @description What owners of affected machines are told. */
+        OwnerLettersView: {
+            letters: components["schemas"]["OwnerLetterView"][];
+        };
         OwnerLine: {
             id: number;
             name: string;
@@ -3977,6 +4495,15 @@ export interface components {
         PapersView: {
             papers: components["schemas"]["PaperView"][];
         };
+        /** @description One part’s life. */
+        PartLifeView: {
+            tag: string;
+            position: string;
+            /** Format: float */
+            hours: number;
+            /** @description the day it was taken out */
+            endedOn: string | null;
+        };
         /** @description A part with everything that is known of it. */
         PartPageView: {
             part: components["schemas"]["PartView"];
@@ -4002,6 +4529,44 @@ export interface components {
             batches: components["schemas"]["BatchView"][];
             recipe: components["schemas"]["RecipeView"] | null;
             movements: components["schemas"]["MovementView"][];
+        };
+        /** @description A part that may fail, and what changing it now would save. */
+        PartRiskView: {
+            tag: string;
+            position: string;
+            name: string;
+            partClass: string;
+            /** @description number of the part that sits there */
+            part: string | null;
+            /**
+             * Format: float
+             * @description print hours it has; null where nobody knows
+             */
+            ageHours: number | null;
+            /**
+             * Format: float
+             * @description that it fails within the span, 0 to 1
+             */
+            risk: number;
+            /**
+             * Format: float
+             * @description at these hours it is changed best; null: not by the clock
+             */
+            changeAtHours: number | null;
+            /** @description how many of its kind failed here; 0: by the trade’s word */
+            failures: number;
+            /** @description why it is, or is not, changed by the clock */
+            because: string;
+            /** @description changing it now against waiting, minor units; null for those who do not see money */
+            savesMinor: number | null;
+            plannedMinor: number | null;
+            failureMinor: number | null;
+            /** @description code of the guide that says how */
+            guide: string | null;
+            /** @description how many of what its family gets lie on the shelf, promised to nobody */
+            free: number;
+            /** @description a job is to change it already */
+            planned: boolean;
         };
         PartView: {
             number: string;
@@ -4044,7 +4609,7 @@ export interface components {
             jobs: components["schemas"]["PastJobView"][];
             timeline: components["schemas"]["TimelineLine"][];
             olderThan: number | null;
-            lookLists: components["schemas"]["LookListLine"][];
+            campaigns: components["schemas"]["CampaignLine"][];
             /** @description jobs in which a fault came back within the warranty of its repair */
             comebacks: number;
             /** @description address of the page its owner may see; without a server in front when none was set for labels */
@@ -4188,6 +4753,15 @@ export interface components {
             name: string;
             findings: string[];
         };
+        /** @description A part a job is to change before it fails. */
+        PlannedChangeView: {
+            position: string;
+            name: string;
+            /** @description code of the guide that says how */
+            guide: string | null;
+            /** @description something was fitted there in this job */
+            done: boolean;
+        };
         /** @description What the shop asks for its work, and how it reckons. */
         PriceListView: {
             /** @description what an owner is charged for a minute of hands */
@@ -4292,6 +4866,15 @@ export interface components {
             /** @description that the last one of its kind went into use */
             last: string | null;
             waiting: string[];
+        };
+        /** @description A rack as it stands in the room. */
+        RackView: {
+            id: number;
+            name: string;
+            shelves: number;
+            /** @description on a shelf */
+            places: number;
+            version: number;
         };
         /** @description What an instrument read, ready to be shown. */
         ReadView: {
@@ -4561,6 +5144,14 @@ export interface components {
             /** @description how long a repair is stood for */
             warrantyDays: number;
             warrantyHours: number;
+            /** @description minutes of hands to take a machine out, open it, prove it and put it back */
+            openMinutes: number;
+            /** @description minutes of hands until it is known what failed */
+            findMinutes: number;
+            /** @description days a machine stands that failed by itself */
+            downDays: number;
+            /** @description what a print hour brings, minor units */
+            printHourMinor: number;
             zones: string[];
         };
         SheetInputView: {
@@ -4819,6 +5410,14 @@ export interface components {
             demandPerWeek: number;
             because: string;
             history: number[];
+            /**
+             * Format: float
+             * @description of those in use on the farm so many are expected to fail until an order of today is here
+             */
+            foretold: number | null;
+            inUse: number | null;
+            /** @description when an order of today is here */
+            hereOn: string;
         };
         SuspectView: {
             fault: string;
@@ -5006,6 +5605,30 @@ export interface components {
             valueMinor: number;
             by: string;
         };
+        /** @description What is changed on one machine while it is open. */
+        VisitView: {
+            tag: string;
+            familyName: string;
+            place: string;
+            /** @description rack, shelf and place where it stands */
+            stands: string | null;
+            openJob: number | null;
+            /** Format: float */
+            hours: number | null;
+            /** Format: float */
+            perWeek: number | null;
+            /**
+             * Format: float
+             * @description that any of its parts fails within the span, 0 to 1
+             */
+            risk: number;
+            savesMinor: number | null;
+            /** @description parts and hands, opening it once */
+            plannedMinor: number | null;
+            /** @description what comes round on it and is due */
+            serviceDue: string | null;
+            parts: components["schemas"]["PartRiskView"][];
+        };
         /** @description Who stands for a machine, and until when. */
         WarrantyView: {
             /** @enum {string} */
@@ -5040,6 +5663,39 @@ export interface components {
             /** Format: float */
             minutes: number;
             parts: string[];
+        };
+        /** @description Whom a campaign would be about. */
+        WhoView: {
+            all: number;
+            /** @description in use, as far as anybody knows */
+            running: number;
+            /** @description with their owners */
+            atOwners: number;
+            tags: string[];
+        };
+        /** @description What is likely to fail within a span, gathered into visits. */
+        WillFailView: {
+            /** @enum {integer} */
+            weeks: 1 | 2 | 4 | 8;
+            /** @description machines of the farm */
+            machines: number;
+            /** @description of them worth a visit */
+            worth: number;
+            /**
+             * Format: float
+             * @description that any of what is listed fails within the span, 0 to 1
+             */
+            oneFails: number;
+            savesMinor: number | null;
+            plannedMinor: number | null;
+            visits: components["schemas"]["VisitView"][];
+            /** @description key of the next page */
+            next: string | null;
+            notByTheClock: components["schemas"]["PartRiskView"][];
+            /** @description parts of the farm whose age nobody knows: look at them */
+            unknownAge: number;
+            /** @description when the lives were worked out last */
+            workedOutAt: string | null;
         };
         /** @description Whether a machine is worth mending, and what each way brings. */
         WorthView: {
@@ -5107,6 +5763,418 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BenchView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    campaignIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CampaignsView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    campaignStore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    origin: "fault" | "batch" | "bulletin" | "thought";
+                    title: string;
+                    because?: string | null;
+                    fault?: string | null;
+                    look?: string | null;
+                    lookFor?: string | null;
+                    dangerous?: boolean;
+                    mend?: string | null;
+                    assignedTo?: number | null;
+                    /** Format: date */
+                    dueOn?: string | null;
+                    who: {
+                        families?: string[] | null;
+                        class?: string | null;
+                        part?: string | null;
+                        batch?: string | null;
+                        hoursFrom?: number | null;
+                        hoursTo?: number | null;
+                        /** @enum {string|null} */
+                        heldAs?: "owner" | "farm" | "resale" | null;
+                        /** @enum {string|null} */
+                        place?: "bench" | "service" | "owner" | "sale" | null;
+                        rack?: number | null;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CampaignView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    campaignWho: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    who: {
+                        families?: string[] | null;
+                        class?: string | null;
+                        part?: string | null;
+                        batch?: string | null;
+                        hoursFrom?: number | null;
+                        hoursTo?: number | null;
+                        /** @enum {string|null} */
+                        heldAs?: "owner" | "farm" | "resale" | null;
+                        /** @enum {string|null} */
+                        place?: "bench" | "service" | "owner" | "sale" | null;
+                        rack?: number | null;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhoView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    campaignShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                campaign: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CampaignView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    campaignChange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                campaign: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    mend?: string | null;
+                    assignedTo?: number | null;
+                    /** Format: date */
+                    dueOn?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CampaignView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    campaignClose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                campaign: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CampaignView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    campaignLetters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                campaign: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnerLettersView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    campaignWroteTo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                campaign: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    tag: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnerLettersView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    campaignLook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                campaign: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    tag: string;
+                    affected: boolean;
+                    note?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CampaignView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    campaignMended: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                campaign: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    tag: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CampaignView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    campaignTagTheRest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                campaign: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CampaignView"];
                 };
             };
             /** @description Refused */
@@ -5570,6 +6638,353 @@ export interface operations {
             };
         };
     };
+    farmShow: {
+        parameters: {
+            query?: {
+                weeks?: 1 | 2 | 4 | 8 | null;
+                family?: string | null;
+                heldAs?: "owner" | "farm" | "resale" | null;
+                rack?: number | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FarmView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    holdShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HoldView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    livesIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LivesView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    livesShow: {
+        parameters: {
+            query?: {
+                part?: string | null;
+                family?: string | null;
+                circumstance?: string | null;
+                ahead?: number | null;
+            };
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LifeView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    farmDrawRack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    shelves: number;
+                    places: number;
+                    version?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    farmRedrawRack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                rack: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    shelves: number;
+                    places: number;
+                    version?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    farmTakeDownRack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                rack: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FarmView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    riskIndex: {
+        parameters: {
+            query?: {
+                weeks?: 1 | 2 | 4 | 8 | null;
+                family?: string | null;
+                after?: string | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WillFailView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    riskMakeJobs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    visits?: {
+                        tag: string;
+                        positions: string[];
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeJobsView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    farmStand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    tag: string;
+                    rack?: number | null;
+                    shelf?: number | null;
+                    place?: number | null;
+                    swap?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FarmView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     guideIndex: {
         parameters: {
             query?: never;
@@ -5956,6 +7371,43 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobMoneyView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    campaignFromJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    fault: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CampaignView"];
                 };
             };
             /** @description Refused */
@@ -6746,43 +8198,6 @@ export interface operations {
             };
         };
     };
-    lookListOpen: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                job: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    fault: string;
-                };
-            };
-        };
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LookListView"];
-                };
-            };
-            /** @description Refused */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     repairNote: {
         parameters: {
             query?: never;
@@ -6921,6 +8336,9 @@ export interface operations {
                     oldBecame?: "scrap" | "spare" | "seller" | "lost" | null;
                     /** @enum {string|null} */
                     oldGrade?: "tested" | "untested" | null;
+                    /** @enum {string|null} */
+                    oldEnded?: "failed" | "worked" | null;
+                    hadHours?: number | null;
                 };
             };
         };
@@ -7029,6 +8447,8 @@ export interface operations {
                     became: "scrap" | "spare" | "seller" | "lost";
                     /** @enum {string|null} */
                     grade?: "tested" | "untested" | null;
+                    /** @enum {string|null} */
+                    ended?: "failed" | "worked" | null;
                     reason?: string | null;
                 };
             };
@@ -8453,136 +9873,6 @@ export interface operations {
             };
         };
     };
-    lookListIndex: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LookListsView"];
-                };
-            };
-            /** @description Refused */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    lookListShow: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                list: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LookListView"];
-                };
-            };
-            /** @description Refused */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    lookListClose: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                list: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LookListView"];
-                };
-            };
-            /** @description Refused */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    lookListLook: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                list: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    tag: string;
-                    affected: boolean;
-                    note?: string | null;
-                };
-            };
-        };
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LookListView"];
-                };
-            };
-            /** @description Refused */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     machineIndex: {
         parameters: {
             query?: {
@@ -8921,6 +10211,8 @@ export interface operations {
                     printerHost?: string | null;
                     printerPort?: number | null;
                     notes?: string | null;
+                    printsAbrasive?: boolean;
+                    printsHot?: boolean;
                     seen: string;
                 };
             };
@@ -11346,6 +12638,10 @@ export interface operations {
                     idleMinutes: number;
                     warrantyDays: number;
                     warrantyHours: number;
+                    openMinutes: number;
+                    findMinutes: number;
+                    downDays: number;
+                    printHourMinor: number;
                 };
             };
         };

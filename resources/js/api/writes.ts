@@ -10,24 +10,30 @@ const STALE = {
     'part',
     'parts',
     'machines',
-    'look-lists',
-    'look-list',
+    'campaigns',
+    'campaign',
     'guides',
     'guide',
     'job-money',
     'offer',
     'not-fetched',
+    'farm',
+    'risks',
+    'hold',
+    'lives',
   ],
-  find: ['bench', 'machine', 'machines', 'look-lists', 'look-list', 'job-money', 'offer'],
+  find: ['bench', 'machine', 'machines', 'campaigns', 'campaign', 'job-money', 'offer'],
   reading: ['job', 'diagnosis', 'compared', 'bench', 'machine', 'job-money', 'offer'],
   trial: ['job', 'trials'],
   run: ['job'],
   money: ['job', 'bench', 'estimates', 'not-fetched', 'ledger', 'offer', 'machine'],
   offer: ['offers', 'ledger'],
   claim: ['job', 'bench', 'machine'],
-  machine: ['machine', 'machines', 'owners', 'owner', 'labels'],
+  machine: ['machine', 'machines', 'owners', 'owner', 'labels', 'farm', 'risks'],
   papers: ['papers'],
-  looks: ['look-list', 'look-lists', 'bench'],
+  looks: ['campaign', 'campaigns', 'bench'],
+  racks: ['farm', 'campaign', 'risks'],
+  planned: ['bench', 'machine', 'machines', 'farm', 'risks', 'parts', 'part', 'orders'],
   stock: ['parts', 'part', 'orders', 'spools', 'donors'],
   stocktake: ['stocktakes', 'parts', 'part', 'orders'],
   count: ['stocktakes'],
@@ -57,6 +63,6 @@ export function keepFind(client: QueryClient, find: Find, school: School): void 
   const before = client.getQueryData<Job>(['job', find.id]);
   if (diagnosis) client.setQueryData(['diagnosis', find.id, find.version, school], diagnosis);
   wrote(client, 'find', ['job', find.id], before && { ...before, ...moved });
-  if (!before || before.redTag?.id !== find.redTag?.id || before.lookLists.length > 0)
+  if (!before || before.redTag?.id !== find.redTag?.id || before.campaigns.length > 0)
     void client.invalidateQueries({ queryKey: ['job', find.id] });
 }

@@ -8,8 +8,10 @@
     none?: string;
     error?: string | undefined;
     class?: string;
+    /** where the choice is kept elsewhere, as in the address */
+    onpick?: (value: string) => unknown;
   }
-  let { label, value = $bindable(), choices, none, error, class: width = '' }: Props = $props();
+  let { label, value = $bindable(), choices, none, error, class: width = '', onpick }: Props = $props();
 
   const id = $props.id();
 </script>
@@ -19,6 +21,7 @@
   <select
     {id}
     bind:value
+    onchange={() => onpick?.(value)}
     aria-invalid={error ? 'true' : undefined}
     aria-describedby={error ? `${id}-error` : undefined}
     class={['field mt-1 block', width, error && 'border-2 border-out']}

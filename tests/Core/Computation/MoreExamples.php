@@ -24,6 +24,19 @@ final class MoreExamples
                 ['findings' => ['finding-7' => 'present'], 'rates' => ['bench_minute' => 2.5], 'untold' => 'unknown'],
                 ['findings' => [], 'red_tag' => true],
             ],
+            'campaign' => [['fleet' => 80, 'looked' => 70, 'affected' => 3], ['fleet' => 12, 'looked' => 0, 'affected' => 0, 'level' => 0.8]],
+            'failure-risk' => [['shape' => 0.8, 'scale_h' => 900, 'age_h' => 0, 'next_h' => 40]],
+            'planned-change' => [
+                ['shape' => 1, 'scale_h' => 5000, 'planned_cost' => 500, 'failure_cost' => 7000],
+                ['shape' => 3, 'scale_h' => 600, 'planned_cost' => 900, 'failure_cost' => 800],
+                ['shape' => 1.05, 'scale_h' => 600, 'planned_cost' => 900, 'failure_cost' => 905],
+            ],
+            'trend' => [['at_h' => [300, 600, 700, 760, 790], 'until_h' => 800], ['at_h' => [10], 'until_h' => 20]],
+            'wear-life' => [
+                ['failed_h' => [1900, 2100], 'running_h' => [800, 2600], 'usual_life_h' => 2500],
+                ['failed_h' => [], 'running_h' => [], 'usual_life_h' => 2500, 'method' => 'weibayes'],
+                ['failed_h' => [54, 187, 216, 240, 244, 335, 361, 373, 375, 386], 'running_h' => array_fill(0, 10, 500), 'method' => 'ml'],
+            ],
             'kit-check' => [[
                 'kit' => [['part' => 'fan', 'count' => 3]],
                 'stock' => [['part' => 'fan', 'free' => 1], ['part' => 'fan 24 V', 'free' => 1, 'due' => '2026-12-24']],

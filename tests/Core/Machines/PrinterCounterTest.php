@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Machines;
 
 use OddBench\Machines\PrinterCounter;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -30,5 +31,24 @@ final class PrinterCounterTest extends TestCase
     public function test_what_is_no_counter_is_none(string $said): void
     {
         self::assertNull(PrinterCounter::read($said));
+    }
+
+    /** @return iterable<string, array{string, bool}> */
+    public static function unasked(): iterable
+    {
+        yield 'nothing at all' => ['', false];
+        yield 'a greeting' => ["start\necho: Last Updated: 2026-01-02\n", false];
+        yield 'cold' => ["T:22.1 /0.0 B:21.9 /0.0 @:0 B@:0\n", false];
+        yield 'cooling down' => ["T:180.4 /0.0 B:55.0 /0.0 @:0 B@:0\n", false];
+        yield 'keeps a host waiting' => ["echo:busy: processing\n", true];
+        yield 'prints from its card' => ["SD printing byte 1200/88000\n", true];
+        yield 'heats the nozzle' => ["T:180.4 /215.0 B:60.0 /0.0 @:127 B@:0\n", true];
+        yield 'heats the bed alone' => ["T:21.0 /0.0 B:40.0 /60.0 @:0 B@:127\n", true];
+    }
+
+    #[DataProvider('unasked')]
+    public function test_one_that_is_at_work_is_left_alone(string $said, bool $atWork): void
+    {
+        self::assertSame($atWork, PrinterCounter::atWork($said));
     }
 }

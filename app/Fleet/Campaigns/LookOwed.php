@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fleet\Campaigns;
+
+use App\Machines\Machine;
+use App\Shop\Person;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * One machine on a campaign.
+ *
+ * @property int $id
+ * @property int $campaign_id
+ * @property int $machine_id
+ * @property bool|null $affected null until somebody looked
+ * @property string|null $note
+ * @property Carbon|null $looked_at
+ * @property float|null $risk that it fails of it soon, 0 to 1; nothing when nobody knows
+ * @property float $harm how much worse it is there than on the bench
+ * @property Carbon|null $mended_at
+ * @property Carbon|null $letter_at when its owner was written to
+ * @property-read Machine $machine
+ * @property-read Campaign $campaign
+ * @property-read Person|null $lookedBy
+ */
+final class LookOwed extends Model
+{
+    public $timestamps = false;
+
+    protected $table = 'looks_owed';
+
+    protected $guarded = [];
+
+    protected $casts = [
+        'affected' => 'boolean', 'looked_at' => 'datetime', 'mended_at' => 'datetime', 'letter_at' => 'datetime',
+        'risk' => 'float', 'harm' => 'float',
+    ];
+
+    /** @return BelongsTo<Machine, $this> */
+    public function machine(): BelongsTo
+    {
+        return $this->belongsTo(Machine::class);
+    }
+
+    /** @return BelongsTo<Campaign, $this> */
+    public function campaign(): BelongsTo
+    {
+        return $this->belongsTo(Campaign::class, 'campaign_id');
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function lookedBy(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'looked_by');
+    }
+}

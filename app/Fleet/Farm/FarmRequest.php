@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fleet\Farm;
+
+use App\Api\Form;
+
+final class FarmRequest extends Form
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'weeks' => ['nullable', 'integer', 'in:1,2,4,8'],
+            'family' => ['nullable', 'string', 'max:60'],
+            'heldAs' => ['nullable', 'string', 'in:owner,farm,resale'],
+            'rack' => ['nullable', 'integer', 'min:1'],
+        ];
+    }
+}

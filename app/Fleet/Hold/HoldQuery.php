@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fleet\Hold;
+
+use App\Shop\Ability;
+use App\Shop\Here;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use OddBench\Fleet\ComebackRates;
+use OddBench\Fleet\Comebacks;
+use OddBench\Fleet\HoldsNot;
+use OddBench\Knowledge\Knowledge;
+use stdClass;
+
+/** Which machines come in too often, and which repairs come back, by fault and by person. */
+final readonly class HoldQuery
+{
+    private const MOST = 20;
+
+    /**
+     * Hours of the visits of every machine that runs, since its counter was read first: repairs only, for a service is no failure.
+     */
+    private const VISITS = <<<'SQL'
+        WITH came AS (
+            SELECT machine_id, max(id) AS job,
+                string_agg(hours::text, ' ' ORDER BY hours, id) FILTER (WHERE kind = 'repair' AND hours IS NOT NULL) AS visits
+            FROM jobs GROUP BY machine_id)
+        SELECT m.id, m.tag, m.family, m.held_as, k.hours, c.hours AS since, j.visits, j.job
+        FROM machines m JOIN machine_risks k ON k.machine_id = m.id LEFT JOIN came j ON j.machine_id = m.id
+        JOIN LATERAL (SELECT hours FROM counters WHERE machine_id = m.id AND withdrawn_at IS NULL ORDER BY at, id LIMIT 1) c ON true
+        WHERE k.hours > c.hours
+        SQL;
+
+    /** Repairs of two years: who mended what, and whether the same fault came back within its warranty. */
+    private const REPAIRS = <<<'SQL'
+        SELECT n.job_id, n.fault, n.person_id, p.name,
+            EXISTS (SELECT 1 FROM diagnoses b WHERE b.comeback_of = n.job_id AND b.fault = n.fault AND b.superseded_at IS NULL) AS back
+        FROM (SELECT DISTINCT ON (job_id, fault) job_id, fault, person_id, at FROM mends WHERE fault IS NOT NULL ORDER BY job_id, fault, id DESC) n
+        JOIN people p ON p.id = n.person_id
+        WHERE n.at > ?
+        SQL;
+
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
+
+    public function read(): HoldView
+    {
+        [$machines, $judged] = $this->machines();
+        $repairs = DB::select(self::REPAIRS, [now()->subYears(2)]);
+        $byFault = [];
+        foreach ($repairs as $repair) {
+            $byFault[(string) $repair->fault]['mended'] = ($byFault[(string) $repair->fault]['mended'] ?? 0) + 1;
+            $byFault[(string) $repair->fault]['back'] = ($byFault[(string) $repair->fault]['back'] ?? 0) + (int) $repair->back;
+        }
+        $rates = ComebackRates::of($byFault);
+
+        return new HoldView($machines, $judged, $this->faults($byFault, $rates), $this->people($repairs, $rates), count($repairs));
+    }
+
+    /** @return array{list<HoldLineView>, int} */
+    private function machines(): array
+    {
+        $families = $all = [];
+        foreach (DB::select(self::VISITS) as $row) {
+            $visits = array_map(static fn (string $h): float => (float) $h - (float) $row->since, $row->visits === null ? [] : explode(' ', $row->visits));
+            // a visit at which it was first read is why it is known
+            $visits = array_values(array_filter($visits, static fn (float $h): bool => $h > 0.0));
+            $hours = (float) $row->hours - (float) $row->since;
+            $families[$row->family]['visits'] = ($families[$row->family]['visits'] ?? 0) + count($visits);
+            $families[$row->family]['hours'] = ($families[$row->family]['hours'] ?? 0.0) + $hours;
+            $all[] = [$row, $visits, $hours];
+        }
+        $lines = [];
+        foreach ($all as [$row, $visits, $hours]) {
+            $of = $families[$row->family];
+            $holds = HoldsNot::of($visits, $hours, $of['visits'] - count($visits), $of['hours'] - $hours);
+            if ($holds->worthAWord()) {
+                $lines[] = $this->line($row, $holds);
+            }
+        }
+        usort($lines, static fn (HoldLineView $a, HoldLineView $b): int => [$b->sure, $a->tag] <=> [$a->sure, $b->tag]);
+
+        return [array_slice($lines, 0, self::MOST), count($all)];
+    }
+
+    private function line(stdClass $row, HoldsNot $holds): HoldLineView
+    {
+        return new HoldLineView(
+            $row->tag,
+            $this->knowledge->familyName($row->family),
+            $row->held_as,
+            $holds->visits,
+            round($holds->hours),
+            $holds->pace?->between,
+            $holds->sisters?->sistersBetween,
+            $holds->sure(),
+            $holds->because(),
+            (int) $row->job,
+        );
+    }
+
+    /**
+     * @param  array<string, array{mended: int, back: int}>  $byFault
+     * @return list<ComebackView>
+     */
+    private function faults(array $byFault, ComebackRates $rates): array
+    {
+        $views = [];
+        foreach ($byFault as $fault => $of) {
+            if ($of['back'] > 0) {
+                $found = Comebacks::of(array_fill(0, $of['mended'], $rates->overall), $of['back']);
+                $views[] = new ComebackView(
+                    $this->knowledge->faultName($fault),
+                    $of['mended'],
+                    $of['back'],
+                    $found->expected,
+                    $found->because(),
+                );
+            }
+        }
+        usort($views, static fn (ComebackView $a, ComebackView $b): int => [$b->cameBack, $a->name] <=> [$a->cameBack, $b->name]);
+
+        return array_slice($views, 0, self::MOST);
+    }
+
+    /**
+     * Leads see everybody, everybody sees themselves.
+     *
+     * @param  array<array-key, stdClass>  $repairs
+     * @return list<ComebackView>
+     */
+    private function people(array $repairs, ComebackRates $rates): array
+    {
+        $people = [];
+        $own = Gate::allows(Ability::Countersign) ? null : Here::person()->id;
+        foreach ($repairs as $repair) {
+            if ($own === null || $own === (int) $repair->person_id) {
+                $people[(string) $repair->name]['chances'][] = $rates->chance((string) $repair->fault);
+                $people[(string) $repair->name]['back'] = ($people[(string) $repair->name]['back'] ?? 0) + (int) $repair->back;
+            }
+        }
+        ksort($people);
+        $views = [];
+        foreach ($people as $name => $of) {
+            $found = Comebacks::of($of['chances'], $of['back']);
+            $views[] = new ComebackView($name, $found->jobs, $found->cameBack, $found->expected, $found->because());
+        }
+
+        return $views;
+    }
+}

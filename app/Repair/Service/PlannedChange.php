@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repair\Service;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A part that is to be changed in a job before it fails.
+ *
+ * @property int $job_id
+ * @property string $position
+ * @property string $part_class
+ * @property string|null $guide  how it is done
+ */
+final class PlannedChange extends Model
+{
+    public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $primaryKey = 'job_id';
+
+    protected $guarded = [];
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Fleet;
+
+use OddBench\Computation\Computation;
+use OddBench\Input\Fields;
+use OddBench\Units\Quantity;
+
+/** How many of the parts that work now fail in the hours ahead of each: what to have on the shelf. */
+final readonly class SparesForecast implements Computation
+{
+    /** Shares for which it says how many are enough. */
+    private const QUANTILES = [0.5, 0.8, 0.9, 0.95, 0.99];
+
+    private const MOST_PARTS = 5_000;
+
+    public function name(): string
+    {
+        return 'spares-forecast';
+    }
+
+    public function compute(array $input): array
+    {
+        $fields = Fields::of($input);
+        $chances = [];
+        foreach ($fields->objects('parts', self::MOST_PARTS) as $part) {
+            $chances[] = LifeInput::read($part)->failsWithin(
+                $part->number('age_h', ...Quantity::MachineHours->bounds()),
+                $part->number('hours_ahead', ...Quantity::MachineHours->bounds()),
+            );
+            $part->done();
+        }
+        $fields->done();
+        $count = FailureCount::of($chances);
+        $quantiles = [];
+        foreach (self::QUANTILES as $share) {
+            $quantiles[(string) $share] = $count->quantile($share);
+        }
+
+        return [
+            'expected' => $count->expected,
+            'quantiles' => $quantiles,
+            'at_least' => self::atLeast($count),
+            'because' => $count->because(count($chances)),
+        ];
+    }
+
+    /** @return list<float> P(at least n fail) from n = 0 on, until less than one in a million */
+    private static function atLeast(FailureCount $count): array
+    {
+        $chances = [];
+        for ($n = 0, $p = 1.0; $p >= 1e-6; $n++, $p = 1 - $count->atMost($n - 1)) {
+            $chances[] = $p;
+        }
+
+        return $chances;
+    }
+}
