@@ -64,6 +64,22 @@ final class SchemaTest extends BenchTestCase
         });
     }
 
+    public function test_a_list_of_looks_goes_on_as_a_campaign(): void
+    {
+        $this->inOldShop(function (): void {
+            $this->load(dirname(__DIR__).'/Schemas/landing-17.sql');
+            self::assertSame(0, $this->artisan('odd-bench:migrate'));
+
+            self::assertSame(
+                [['dust-under-printer', 'fault', 1, false]],
+                DB::table('campaigns')->get()->map(static fn (object $c): array => [$c->fault, $c->origin, $c->job_id, $c->dangerous])->all(),
+            );
+            self::assertSame([[1, true, 'thick', 1.0], [2, null, null, 1.0]], DB::table('looks_owed')->orderBy('id')->get()->map(
+                static fn (object $look): array => [$look->machine_id, $look->affected, $look->note, (float) $look->harm],
+            )->all());
+        });
+    }
+
     public function test_tables_of_a_newer_release_are_left_alone(): void
     {
         $this->inOldShop(function (): void {
