@@ -149,12 +149,17 @@ final readonly class Knowledge
         return $this->faults[$code]->name ?? $code;
     }
 
-    /** The name of a position; its code when it has left the knowledge. */
+    /** The name of a position, with what is put there when it is used up there; its code when it has left the knowledge. */
     public function positionName(string $family, string $code): string
     {
         $position = ($this->families[$family] ?? null)?->positions[$code] ?? null;
 
-        return $position === null ? $code : $position->name;
+        if ($position === null) {
+            return $code;
+        }
+
+        // what wears at a "Z screw" is its grease, not the screw
+        return in_array($position->partClass, self::USED_UP, true) ? "{$position->name} ({$position->partClass})" : $position->name;
     }
 
     /**

@@ -34,18 +34,18 @@
     });
 </script>
 
-{#if visits.length > 0}
-  <Button kind={main ? 'main' : 'plain'} busy={work.busy} onclick={make}
-    >{visits.length === 1 ? 'Make the service job' : `Make the ${visits.length} service jobs`}</Button
-  >
-{/if}
 {#if made.length > 0}
-  <p class="mt-2 bg-well-wash px-2.5 py-2 text-sm text-well" role="status">
+  <p class="mb-2 bg-well-wash px-2.5 py-2 text-sm text-well" role="status">
     ✓ Made, with what is on the shelf promised:
     {#each made as job (job.job)}<a
         class="mr-2 inline-block"
         href={p('/jobs/:id', { params: { id: String(job.job) } })}><Tag tag={job.tag} /></a
       >{/each}
   </p>
+{/if}
+{#if visits.length > 0}
+  <Button kind={main && made.length === 0 ? 'main' : 'plain'} busy={work.busy} onclick={make}
+    >{visits.length === 1 ? 'Make the service job' : `Make the ${visits.length} service jobs`}</Button
+  >
 {/if}
 {#if work.refusal}<div class="mt-2"><Problem message={work.refusal.message} /></div>{/if}

@@ -26,14 +26,15 @@
 </script>
 
 {#if changes.length > 0}
-  <h2 class="rule-below mt-3 pb-1.5">To change while it is open</h2>
+  <h2 class="rule-below mt-3 pb-1.5">
+    To change before it fails
+    <span class="font-normal text-sm text-quiet">take each part from its bin, below</span>
+  </h2>
   <ul>
     {#each changes as change (change.position)}
       <li class="rule-below flex min-h-11 items-center justify-between gap-3 py-1">
         <span class={change.done ? 'text-quiet' : ''}>{change.done ? '✓ ' : ''}{change.name}</span>
-        <span class="text-sm text-quiet"
-          >{change.done ? 'changed in this job' : 'before it fails; take the part from its bin below'}</span
-        >
+        {#if change.done}<span class="text-sm text-quiet">changed in this job</span>{/if}
       </li>
     {/each}
   </ul>

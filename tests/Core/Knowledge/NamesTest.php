@@ -19,6 +19,8 @@ final class NamesTest extends TestCase
         self::assertSame($knowledge->faults['belt-slack']->name, $knowledge->faultName('belt-slack'));
         self::assertSame('belt-gone', $knowledge->faultName('belt-gone'));
         self::assertSame('left-arm', $knowledge->positionName('tern-220', 'left-arm'));
+        self::assertSame('Z screw (grease)', $knowledge->positionName('tern-220', 'z-screw'));
+        self::assertSame('X belt', $knowledge->positionName('tern-220', 'x-belt'));
         self::assertSame('left-arm', $knowledge->positionName('tern-110', 'left-arm'));
     }
 }
