@@ -93,7 +93,8 @@ final readonly class ChangeMachine
     private static function prints(Machine $machine, MachineChange $to): array
     {
         $said = [];
-        foreach (['prints_abrasive' => [$to->printsAbrasive, 'abrasive filament'], 'prints_hot' => [$to->printsHot, 'hot material']] as $column => [$now, $words]) {
+        $flags = ['prints_abrasive' => [$to->printsAbrasive, 'abrasive filament'], 'prints_hot' => [$to->printsHot, 'hot material']];
+        foreach ($flags as $column => [$now, $words]) {
             if ($now !== null && $machine->getAttribute($column) !== $now) {
                 $machine->setAttribute($column, $now);
                 $said[] = ($now ? 'Prints ' : 'Does not print ')."{$words} as a rule";

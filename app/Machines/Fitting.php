@@ -48,7 +48,8 @@ final class Fitting extends Model
     /** What came with a machine has run as long as the machine; of a machine that came used nobody knows whether it is the first. */
     public static function original(Machine $machine, string $position): self
     {
-        $first = Counter::query()->where('machine_id', $machine->id)->whereNull('withdrawn_at')->orderBy('at')->orderBy('id')->value('hours');
+        $first = Counter::query()->where('machine_id', $machine->id)->whereNull('withdrawn_at')
+            ->orderBy('at')->orderBy('id')->value('hours');
 
         return self::query()->create([
             'machine_id' => $machine->id,

@@ -53,7 +53,10 @@ final class Setting
         return self::whole('bench_minute_minor');
     }
 
-    /** @param  'bench_minute_minor'|'warranty_days'|'warranty_hours'|'order_minutes'|'holding_pct'|'idle_minutes'|'service_pct'|'open_minutes'|'find_minutes'|'down_days'|'print_hour_minor'  $key */
+    /**
+     * @param  'bench_minute_minor'|'warranty_days'|'warranty_hours'|'order_minutes'|'holding_pct'|'idle_minutes'|'service_pct'
+     *     |'open_minutes'|'find_minutes'|'down_days'|'print_hour_minor'  $key
+     */
     public static function whole(string $key): int
     {
         $value = self::get($key);

@@ -71,7 +71,14 @@ final readonly class Affected
         return match (true) {
             $left === 0 => "{$seen}; that is all of them.",
             $this->settled() => sprintf('%s: that is all there are (95 %%), though %d were not looked at.', $seen, $left),
-            default => sprintf('%s: of all %d between %d and %d (95 %%). %d still to look at.', $seen, $this->fleet, $this->least, $this->most, $left),
+            default => sprintf(
+                '%s: of all %d between %d and %d (95 %%). %d still to look at.',
+                $seen,
+                $this->fleet,
+                $this->least,
+                $this->most,
+                $left,
+            ),
         };
     }
 

@@ -61,7 +61,9 @@ final readonly class ChangeAge
         $over = static fn (float $log): float => $cost(exp($log)) - self::FLAT * $best;
         $after = $over($high) <= 0.0 ? exp($high) : exp(Root::between($over, log($at), $high));
 
-        return new self($at, $best, $toFailure, [exp(Root::between($over, $low, log($at))), $after], ChangeWhy::Pays, $life, $planned, $failure);
+        $flat = [exp(Root::between($over, $low, log($at))), $after];
+
+        return new self($at, $best, $toFailure, $flat, ChangeWhy::Pays, $life, $planned, $failure);
     }
 
     /** Whether it is changed by the clock: only where it wears out, and where waiting for it costs more. */

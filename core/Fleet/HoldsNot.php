@@ -34,7 +34,9 @@ final readonly class HoldsNot
     /** Whether it is worth a word: it gets worse, or comes in more often than its sisters. */
     public function worthAWord(): bool
     {
-        return $this->visits >= Pace::LEAST && (($this->pace?->worse() ?? 0.0) >= Pace::SURE || ($this->sisters->sure ?? 0.0) >= self::SURE);
+        $worse = ($this->pace?->worse() ?? 0.0) >= Pace::SURE;
+
+        return $this->visits >= Pace::LEAST && ($worse || ($this->sisters->sure ?? 0.0) >= self::SURE);
     }
 
     /** How sure it is that something is wrong with it, 0 to 1. */

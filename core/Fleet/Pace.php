@@ -26,8 +26,14 @@ final readonly class Pace
      * @param  float  $shape  of the power law; above 1 they come quicker
      * @param  float  $between  hours between visits as it goes now
      */
-    private function __construct(public int $visits, public float $until, public float $laplace, public float $p, public float $shape, public float $between)
-    {
+    private function __construct(
+        public int $visits,
+        public float $until,
+        public float $laplace,
+        public float $p,
+        public float $shape,
+        public float $between,
+    ) {
     }
 
     /** @param  non-empty-list<float>  $at  hours, above 0 and up to the end */
@@ -63,7 +69,11 @@ final readonly class Pace
                 (int) floor(100 * $this->worse()),
                 Hours::words($this->between),
             ),
-            $this->worse() <= 1 - self::SURE => sprintf('%s: getting better; as it goes now one in %s.', $visits, Hours::words($this->between)),
+            $this->worse() <= 1 - self::SURE => sprintf(
+                '%s: getting better; as it goes now one in %s.',
+                $visits,
+                Hours::words($this->between),
+            ),
             default => "{$visits}: neither quicker nor slower than by chance.",
         };
     }

@@ -45,7 +45,10 @@ final readonly class Trend implements Computation
         $before = 0.0;
         foreach ($at as $i => $hours) {
             if ($hours < $before) {
-                throw InputError::at("at_h.{$i}", "at_h.{$i} runs backwards: {$hours} after {$before}. After a new board add what the old counter had.");
+                throw InputError::at(
+                    "at_h.{$i}",
+                    "at_h.{$i} runs backwards: {$hours} after {$before}. After a new board add what the old counter had.",
+                );
             }
             if ($hours > $until) {
                 throw InputError::at("at_h.{$i}", "at_h.{$i} lies after until_h: {$hours} after {$until}.");

@@ -84,7 +84,10 @@ final readonly class WearLife implements Computation
         foreach ([...$failed, ...$running] as $i => $hours) {
             $from = $entered[$i] ?? 0.0;
             if ($from >= $hours) {
-                throw InputError::at("entered_h.{$i}", "entered_h.{$i} must lie below the hours the part has: {$from} is not below {$hours}.");
+                throw InputError::at(
+                    "entered_h.{$i}",
+                    "entered_h.{$i} must lie below the hours the part has: {$from} is not below {$hours}.",
+                );
             }
             $lives[] = $i < count($failed) ? Life::failed($hours, $from) : Life::running($hours, $from);
         }
@@ -158,6 +161,16 @@ final readonly class WearLife implements Computation
         $rest = (1 - self::LEVEL) / 2;
         $edge = [$at(1 - $rest), $at($rest)];
 
-        return new LifeJudged($life($events / $exposure), 'weibayes', $edge[0]->mean(), $edge[1]->mean(), $failures, $running, null, $edge, $usual);
+        return new LifeJudged(
+            $life($events / $exposure),
+            'weibayes',
+            $edge[0]->mean(),
+            $edge[1]->mean(),
+            $failures,
+            $running,
+            null,
+            $edge,
+            $usual,
+        );
     }
 }

@@ -155,8 +155,14 @@ final readonly class CrossCheck
         foreach ($this->knowledge->wear as $wear) {
             $this->missing->exist('wear.yaml', $wear->partClass, 'code', [$wear->partClass], $this->knowledge->partClasses);
             $this->missing->exist('wear.yaml', $wear->partClass, 'place', [$wear->place], $this->knowledge->places);
-            if (($wear->lifeHours === null) !== ($wear->shape === null) || ($wear->shape !== null && ($wear->shape < 0.5 || $wear->shape > 10))) {
-                $this->missing->wrong('wear.yaml', $wear->partClass, 'shape', 'must stand from 0.5 to 10 where life_hours stands, and only there');
+            $far = $wear->shape !== null && ($wear->shape < 0.5 || $wear->shape > 10);
+            if ($far || ($wear->lifeHours === null) !== ($wear->shape === null)) {
+                $this->missing->wrong(
+                    'wear.yaml',
+                    $wear->partClass,
+                    'shape',
+                    'must stand from 0.5 to 10 where life_hours stands, and only there',
+                );
             }
         }
         $this->missing->exist(

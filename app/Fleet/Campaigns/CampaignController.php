@@ -33,7 +33,9 @@ final readonly class CampaignController
     {
         Gate::authorize(Ability::Work);
 
-        return $this->query->one($this->open->fromJob(Job::query()->findOrFail($job), $request->string('fault')->toString(), Here::person()));
+        return $this->query->one(
+            $this->open->fromJob(Job::query()->findOrFail($job), $request->string('fault')->toString(), Here::person()),
+        );
     }
 
     /** Whom it would be about; nothing is begun. */
@@ -41,7 +43,8 @@ final readonly class CampaignController
     {
         Gate::authorize(Ability::Work);
         $machines = $who->of(WhoRules::read($request, 'who'));
-        $running = array_map(static fn (Place $p): string => $p->value, array_filter(Place::cases(), static fn (Place $p): bool => $p->runs()));
+        $runs = array_filter(Place::cases(), static fn (Place $p): bool => $p->runs());
+        $running = array_map(static fn (Place $p): string => $p->value, $runs);
 
         return new WhoView(
             (clone $machines)->count(),

@@ -73,7 +73,9 @@ final readonly class CampaignQuery
             settled: $judged->settled(),
             looksToSettle: $judged->looksToSettle(Judge::LEVEL),
             mended: $affected->whereNotNull('mended_at')->count(),
-            lettersOwed: $affected->filter(static fn (LookOwed $o): bool => $o->machine->owner_id !== null && $o->letter_at === null)->count(),
+            lettersOwed: $affected->filter(
+                static fn (LookOwed $o): bool => $o->machine->owner_id !== null && $o->letter_at === null,
+            )->count(),
             untagged: $owed->filter(static fn (LookOwed $o): bool => $o->looked_at === null && ! isset($worn[$o->machine_id])
                 && Place::from($o->machine->place)->isHere())->count(),
             said: $judged->because(),
@@ -89,7 +91,8 @@ final readonly class CampaignQuery
 
     public function all(): CampaignsView
     {
-        $people = Person::query()->whereNull('left_at')->orderBy('name')->get()->filter(static fn (Person $p): bool => $p->role->worksAtTheBench());
+        $people = Person::query()->whereNull('left_at')->orderBy('name')->get()
+            ->filter(static fn (Person $p): bool => $p->role->worksAtTheBench());
 
         return new CampaignsView(
             $this->lines(null),
@@ -137,7 +140,9 @@ final readonly class CampaignQuery
             )
             ->groupBy('l.id', 'a.name')
             ->selectRaw(
-                'l.id, l.origin, l.title, l.fault, l.look, l.dangerous, l.due_on, l.closed_at, a.name AS assigned, count(*) AS machines, count(o.looked_at) AS looked, count(*) FILTER (WHERE o.affected) AS affected, count(o.mended_at) AS mended, bool_or(o.affected) FILTER (WHERE o.machine_id = ?) AS here',
+                'l.id, l.origin, l.title, l.fault, l.look, l.dangerous, l.due_on, l.closed_at, a.name AS assigned,
+                count(*) AS machines, count(o.looked_at) AS looked, count(*) FILTER (WHERE o.affected) AS affected,
+                count(o.mended_at) AS mended, bool_or(o.affected) FILTER (WHERE o.machine_id = ?) AS here',
                 [$machine->id ?? 0],
             )
             ->orderByRaw('l.closed_at IS NOT NULL, l.id DESC')->limit(self::MOST)->get();

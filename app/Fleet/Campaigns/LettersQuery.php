@@ -44,7 +44,8 @@ final readonly class LettersQuery
         };
         $do = match (true) {
             $owed->mended_at !== null => 'There is nothing for you to do.',
-            $campaign->dangerous && $place => 'Switch it off and pull the plug until it was looked at. Leave work on the mains to qualified people.',
+            $campaign->dangerous && $place => 'Switch it off and pull the plug until it was looked at. '
+                .'Leave work on the mains to qualified people.',
             $place => 'Please bring it in, or tell us when we may look at it.',
             default => 'It stands here; we will tell you when it is done.',
         };

@@ -65,7 +65,10 @@ final readonly class WhoQuery
         }
         $all = Part::query()->where('used_of_id', $part->id)->pluck('id')->push($part->id);
 
-        return $machines->whereIn('id', static fn ($in) => $in->from('fittings')->whereIn('part_id', $all)->whereNull('removed_at')->select('machine_id'));
+        return $machines->whereIn(
+            'id',
+            static fn ($in) => $in->from('fittings')->whereIn('part_id', $all)->whereNull('removed_at')->select('machine_id'),
+        );
     }
 
     /**

@@ -29,9 +29,13 @@ final readonly class FarmController
         $names = array_column($farm->racks, 'name', 'id');
 
         return Csv::file('farm', [
-            ['tag', 'family', 'place', 'rack', 'shelf', 'spot', 'hours', 'likeliest to fail', "risk in {$farm->weeks} weeks", 'service', 'days', 'job', 'station', 'red tag'],
+            [
+                'tag', 'family', 'place', 'rack', 'shelf', 'spot', 'hours',
+                'likeliest to fail', "risk in {$farm->weeks} weeks", 'service', 'days', 'job', 'station', 'red tag',
+            ],
             ...array_map(static fn (FarmMachineView $m): array => [
-                $m->tag, $m->family, $m->place, $names[$m->rack ?? 0] ?? '', $m->shelf, $m->spot, $m->hours, $m->worst, $m->risk, $m->service,
+                $m->tag, $m->family, $m->place, $names[$m->rack ?? 0] ?? '', $m->shelf, $m->spot, $m->hours,
+                $m->worst, $m->risk, $m->service,
                 $m->serviceDays, $m->openJob, $m->station, $m->redTag,
             ], $farm->machines),
         ], true);
@@ -41,7 +45,11 @@ final readonly class FarmController
     {
         Gate::authorize(Ability::Edit);
 
-        return RackView::of($this->racks->draw($request->string('name')->trim()->toString(), $request->integer('shelves'), $request->integer('places')));
+        return RackView::of($this->racks->draw(
+            $request->string('name')->trim()->toString(),
+            $request->integer('shelves'),
+            $request->integer('places'),
+        ));
     }
 
     public function redrawRack(int $rack, RackRequest $request): RackView

@@ -28,7 +28,7 @@ final readonly class FarmQuery
 
         return new FarmView(
             $weeks,
-            array_values(Rack::query()->orderBy('sort')->orderBy('id')->get()->map(static fn (Rack $r): RackView => RackView::of($r))->all()),
+            array_values(Rack::query()->orderBy('sort')->orderBy('id')->get()->map(RackView::of(...))->all()),
             $this->families(array_values(array_unique(array_column($rows, 'family')))),
             $machines,
             count($rows) > self::MOST,

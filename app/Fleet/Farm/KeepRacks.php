@@ -43,7 +43,9 @@ final readonly class KeepRacks
                 throw Stale::since(["{$rack->name} has {$rack->shelves} × {$rack->places} places now"], $rack->version);
             }
             $this->refuseTwice($name, $rack->id);
-            $out = $this->standing($rack)->where(static fn ($q) => $q->where('shelf', '>', $shelves)->orWhere('place', '>', $places))->get();
+            $out = $this->standing($rack)
+                ->where(static fn ($q) => $q->where('shelf', '>', $shelves)->orWhere('place', '>', $places))
+                ->get();
             if ($out->isNotEmpty()) {
                 throw Refused::because('shelves', 'There would be no place left for '
                     .$out->map(static fn (RackPlace $p): string => $p->machine->tag)->implode(', ').'. Put them elsewhere first.');
@@ -74,12 +76,20 @@ final readonly class KeepRacks
         DB::transaction(function () use ($machine, $rack, $shelf, $place, $swap): void {
             $rack = Rack::query()->lockForUpdate()->findOrFail($rack->id);
             if ($shelf > $rack->shelves || $place > $rack->places) {
-                throw InputError::at('place', "{$rack->name} has {$rack->shelves} × {$rack->places} places: there is no place {$place} on shelf {$shelf}.");
+                throw InputError::at(
+                    'place',
+                    "{$rack->name} has {$rack->shelves} × {$rack->places} places: there is no place {$place} on shelf {$shelf}.",
+                );
             }
-            $there = $this->standing($rack)->where(['shelf' => $shelf, 'place' => $place])->where('machine_id', '<>', $machine->id)->first();
+            $there = $this->standing($rack)->where(['shelf' => $shelf, 'place' => $place])
+                ->where('machine_id', '<>', $machine->id)
+                ->first();
             $own = RackPlace::query()->lockForUpdate()->find($machine->id);
             if ($there !== null && ! $swap) {
-                throw Refused::because('place', "{$there->machine->tag} stands there. Two cannot stand in one place: swap them, or choose another.");
+                throw Refused::because(
+                    'place',
+                    "{$there->machine->tag} stands there. Two cannot stand in one place: swap them, or choose another.",
+                );
             }
             $own?->delete();
             if ($there !== null) {

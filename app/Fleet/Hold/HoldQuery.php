@@ -37,7 +37,8 @@ final readonly class HoldQuery
     private const REPAIRS = <<<'SQL'
         SELECT n.job_id, n.fault, n.person_id, p.name,
             EXISTS (SELECT 1 FROM diagnoses b WHERE b.comeback_of = n.job_id AND b.fault = n.fault AND b.superseded_at IS NULL) AS back
-        FROM (SELECT DISTINCT ON (job_id, fault) job_id, fault, person_id, at FROM mends WHERE fault IS NOT NULL ORDER BY job_id, fault, id DESC) n
+        FROM (SELECT DISTINCT ON (job_id, fault) job_id, fault, person_id, at FROM mends
+            WHERE fault IS NOT NULL ORDER BY job_id, fault, id DESC) n
         JOIN people p ON p.id = n.person_id
         WHERE n.at > ?
         SQL;
@@ -65,7 +66,10 @@ final readonly class HoldQuery
     {
         $families = $all = [];
         foreach (DB::select(self::VISITS) as $row) {
-            $visits = array_map(static fn (string $h): float => (float) $h - (float) $row->since, $row->visits === null ? [] : explode(' ', $row->visits));
+            $visits = array_map(
+                static fn (string $h): float => (float) $h - (float) $row->since,
+                $row->visits === null ? [] : explode(' ', $row->visits),
+            );
             // a visit at which it was first read is why it is known
             $visits = array_values(array_filter($visits, static fn (float $h): bool => $h > 0.0));
             $hours = (float) $row->hours - (float) $row->since;

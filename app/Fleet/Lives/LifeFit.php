@@ -48,7 +48,9 @@ final class LifeFit extends Model
 
     public function group(): LifeGroup
     {
-        return LifeGroup::of($this->part_class, $this->part_id === null ? null : (string) $this->part_id, $this->family, $this->circumstance);
+        $make = $this->part_id === null ? null : (string) $this->part_id;
+
+        return LifeGroup::of($this->part_class, $make, $this->family, $this->circumstance);
     }
 
     public function life(): GroupLife

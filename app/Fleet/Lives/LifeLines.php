@@ -22,7 +22,8 @@ final readonly class LifeLines
      */
     public function of(Collection $fits): array
     {
-        $parts = DB::table('parts')->whereIntegerInRaw('id', $fits->pluck('part_id')->filter()->unique()->all())->get(['id', 'number', 'name'])->keyBy('id');
+        $parts = DB::table('parts')->whereIntegerInRaw('id', $fits->pluck('part_id')->filter()->unique()->all())
+            ->get(['id', 'number', 'name'])->keyBy('id');
         $numbers = $parts->pluck('number', 'id');
         $names = $parts->pluck('name', 'id');
 

@@ -61,7 +61,8 @@ final readonly class LifeQuery
     {
         $this->refuseUnknown($class, $family);
         $make = $part === null ? null : Part::numbered($part)->id;
-        $fits = LifeFit::query()->where('part_class', $class)->orderByDesc('failures')->orderByDesc('running')->orderBy('id')->get()->toBase();
+        $fits = LifeFit::query()->where('part_class', $class)
+            ->orderByDesc('failures')->orderByDesc('running')->orderBy('id')->get()->toBase();
         $group = LifeGroup::of($class, $make === null ? null : (string) $make, $family, $circumstance);
         $fit = $fits->first(static fn (LifeFit $f): bool => $f->group()->key() === $group->key())
             ?? throw Refused::notFound('class', 'Nothing is known of how long these last: hours do not wear them, or none was seen here.');
@@ -228,7 +229,8 @@ final readonly class LifeQuery
         $views = [];
         foreach ($why as $code => $tags) {
             $reason = NotCounted::from($code);
-            $views[] = new NotCountedView(count($tags), $reason->words(), $reason->wayOut(), array_slice(array_values(array_unique($tags)), 0, self::MOST_TAGS));
+            $some = array_slice(array_values(array_unique($tags)), 0, self::MOST_TAGS);
+            $views[] = new NotCountedView(count($tags), $reason->words(), $reason->wayOut(), $some);
         }
 
         return $views;

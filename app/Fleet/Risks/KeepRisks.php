@@ -99,7 +99,9 @@ final readonly class KeepRisks
                 $rows[$at->machine->id][] = $row;
             }
         }
-        $whole = $machines->map(fn (Machine $m): array => $this->machine($m, $rows[$m->id] ?? [], $hours[$m->id] ?? null, $due[$m->id] ?? []));
+        $whole = $machines->map(
+            fn (Machine $m): array => $this->machine($m, $rows[$m->id] ?? [], $hours[$m->id] ?? null, $due[$m->id] ?? []),
+        );
         DB::transaction(static function () use ($machines, $rows, $whole): void {
             // in order, so that two looks at once wait for each other
             Machine::query()->whereKey($machines->modelKeys())->orderBy('id')->lockForUpdate()->pluck('id');
@@ -186,7 +188,8 @@ final readonly class KeepRisks
     /** Days until it is due by what comes first; hours by the pace its machine runs. */
     private static function daysLeft(ServiceDue $due, ?HoursJudged $hours): ?int
     {
-        $byHours = $due->hoursLeft === null || $hours === null || ($hours->perWeek ?? 0.0) <= 0.0 ? null : 7 * $due->hoursLeft / $hours->perWeek;
+        $perWeek = $hours->perWeek ?? 0.0;
+        $byHours = $due->hoursLeft === null || $perWeek <= 0.0 ? null : 7 * $due->hoursLeft / $perWeek;
         $days = array_filter([$byHours, $due->daysLeft], static fn (?float $d): bool => $d !== null);
 
         return $days === [] ? ($due->share >= 1.0 ? 0 : null) : (int) floor(min($days));

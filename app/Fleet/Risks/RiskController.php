@@ -30,7 +30,8 @@ final readonly class RiskController
             $jobs = [];
             foreach ($visits as $i => $visit) {
                 $machine = Machine::known($visit['tag']);
-                $jobs[] = new MadeJobView($machine->tag, $plan->plan($machine, array_values($visit['positions']), $by, "visits.{$i}.positions")->id);
+                $job = $plan->plan($machine, array_values($visit['positions']), $by, "visits.{$i}.positions");
+                $jobs[] = new MadeJobView($machine->tag, $job->id);
             }
 
             return new MadeJobsView($jobs);

@@ -53,7 +53,13 @@ final readonly class WillFailQuery
         $open = Job::openOf($ids);
         $stands = Rack::standing($ids);
         $visits = array_values(array_map(
-            fn (stdClass $m): VisitView => $this->visit($m, $parts[(int) $m->id] ?? [], $show, $open[(int) $m->id] ?? null, $stands[(int) $m->id] ?? null),
+            fn (stdClass $m): VisitView => $this->visit(
+                $m,
+                $parts[(int) $m->id] ?? [],
+                $show,
+                $open[(int) $m->id] ?? null,
+                $stands[(int) $m->id] ?? null,
+            ),
             $machines,
         ));
         $works = 1.0;
@@ -92,7 +98,10 @@ final readonly class WillFailQuery
                 'k.service', 'k.service_share',
             ]);
         if ($after !== null && preg_match('/^([0-9.eE+-]{1,30}) ([0-9]{1,15})$/', $after, $key) === 1) {
-            $machines->whereRaw("(k.saves_{$weeks} < ?::float8 OR (k.saves_{$weeks} = ?::float8 AND m.id > ?))", [(float) $key[1], (float) $key[1], $key[2]]);
+            $machines->whereRaw(
+                "(k.saves_{$weeks} < ?::float8 OR (k.saves_{$weeks} = ?::float8 AND m.id > ?))",
+                [(float) $key[1], (float) $key[1], $key[2]],
+            );
         }
 
         return array_values($machines->get()->all());

@@ -13,7 +13,9 @@ use Illuminate\Support\Carbon;
 /** The night’s work: lives from all that was seen, then what is likely to fail. */
 final class WorkOutCommand extends Command
 {
-    protected $signature = 'odd-bench:lives {--changed : only the machines where something changed since} {--due : only when it was not done today}';
+    protected $signature = 'odd-bench:lives
+        {--changed : only the machines where something changed since}
+        {--due : only when it was not done today}';
 
     protected $description = 'Work out how long parts last and what is likely to fail';
 

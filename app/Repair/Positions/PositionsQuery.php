@@ -95,7 +95,8 @@ final readonly class PositionsQuery
                 $f->removed_at?->toIso8601String(),
                 $f->removed_hours === null || $f->fitted_hours === null ? null : (float) $f->removed_hours - (float) $f->fitted_hours,
                 match ($f->became) {
-                    'spare' => "kept as a spare, {$f->grade}", 'seller' => 'back to the seller', 'lost' => 'lost', 'scrap' => 'scrapped', default => null
+                    'spare' => "kept as a spare, {$f->grade}", 'seller' => 'back to the seller',
+                    'lost' => 'lost', 'scrap' => 'scrapped', default => null
                 },
                 $f->reason,
             ))->all()),

@@ -71,7 +71,9 @@ final readonly class PlanChanges
                 }
                 $promised = $this->promise->promise($job, $classes, $by);
 
-                return new Said('planned', "To change while it is open: {$names}".($promised === [] ? '' : '. Promised: '.implode('; ', $promised)));
+                $shelf = $promised === [] ? '' : '. Promised: '.implode('; ', $promised);
+
+                return new Said('planned', "To change before it fails: {$names}{$shelf}");
             }, byHand: false);
         });
     }

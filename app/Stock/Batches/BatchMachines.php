@@ -20,12 +20,14 @@ final class BatchMachines
         $flow = self::flow($part);
         $ids = array_column($flow, 0);
         $movements = [];
-        foreach (DB::table('movements')->where('part_id', $part->id)->where('batch', $batch)->whereIntegerInRaw('id', $ids)->pluck('id') as $receipt) {
+        $receipts = DB::table('movements')->where('part_id', $part->id)->where('batch', $batch)->whereIntegerInRaw('id', $ids)->pluck('id');
+        foreach ($receipts as $receipt) {
             $movements = [...$movements, ...array_keys(BatchTrace::of($flow, is_numeric($receipt) ? (int) $receipt : 0)->taken)];
         }
 
         return array_values(array_map(intval(...), array_filter(
-            DB::table('fittings')->whereIntegerInRaw('movement_id', $movements)->whereNull('removed_at')->distinct()->pluck('machine_id')->all(),
+            DB::table('fittings')->whereIntegerInRaw('movement_id', $movements)->whereNull('removed_at')
+                ->distinct()->pluck('machine_id')->all(),
             is_numeric(...),
         )));
     }

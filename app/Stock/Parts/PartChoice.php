@@ -114,7 +114,8 @@ final readonly class PartChoice
     public static function used(string $family, Part $part, int $times): void
     {
         DB::statement(
-            'INSERT INTO part_uses (family, class, part_id, times) VALUES (?, ?, ?, ?) ON CONFLICT (family, part_id) DO UPDATE SET times = part_uses.times + excluded.times',
+            'INSERT INTO part_uses (family, class, part_id, times) VALUES (?, ?, ?, ?)
+                ON CONFLICT (family, part_id) DO UPDATE SET times = part_uses.times + excluded.times',
             [$family, $part->class, $part->id, $times],
         );
     }

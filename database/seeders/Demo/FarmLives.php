@@ -11,6 +11,8 @@ use Random\Randomizer;
 
 /**
  * The lives of the demo farm’s parts, drawn from Weibull laws that are known, so that a test can ask whether the shop finds them again.
+ *
+ * @phpstan-type Change array{at: float, position: string, class: string, make: int, failed: bool, with: bool}
  */
 final class FarmLives
 {
@@ -52,7 +54,7 @@ final class FarmLives
      * Everything that is changed on one machine while it runs.
      *
      * @param  float  $until  print hours
-     * @return list<array{at: float, position: string, class: string, make: int, failed: bool, with: bool}> in order; with: in the visit
+     * @return list<Change> in order; with: in the visit
      *   of the one before
      */
     public function of(Family $family, bool $abrasive, float $until): array
@@ -87,7 +89,7 @@ final class FarmLives
 
     /**
      * @param  array<string, array{from: float, fails: float, make: int}>  $sits
-     * @return array{at: float, position: string, class: string, make: int, failed: bool, with: bool}
+     * @return Change
      */
     private function change(Position $position, array &$sits, float $at, bool $failed, bool $with, bool $abrasive): array
     {
