@@ -29,6 +29,12 @@ enum SpareGrade: string
         return $this !== self::Untested;
     }
 
+    /** @return list<string> the grades a job may count on */
+    public static function counted(): array
+    {
+        return array_column(array_filter(self::cases(), static fn (self $g): bool => $g->counts()), 'value');
+    }
+
     /** The number a used one is kept under, beside the number of the new part. */
     public function numberOf(string $number): string
     {

@@ -17,6 +17,10 @@ return new class extends Migration
         $this->lives();
         $this->risks();
         $this->campaigns();
+        // every screen of a job asks for them by the job
+        foreach (['job_findings', 'fittings', 'guide_runs'] as $table) {
+            Schema::table($table, fn (Blueprint $table) => $table->index('job_id'));
+        }
     }
 
     private function fittings(): void
@@ -130,6 +134,9 @@ return new class extends Migration
             $table->primary(['machine_id', 'position']);
             $table->index('part_class');
         });
+        // few of many: what the clock does not change, and what nobody knows the age of
+        DB::statement('CREATE INDEX position_risks_by_chance ON position_risks (machine_id) WHERE change_at_h IS NULL');
+        DB::statement('CREATE INDEX position_risks_not_counted ON position_risks (machine_id) WHERE not_counted IS NOT NULL');
         Schema::create('machine_risks', function (Blueprint $table): void {
             $table->foreignId('machine_id')->primary()->constrained('machines');
             $table->double('hours')->nullable();

@@ -825,7 +825,7 @@ final class Scenes
     private function part(int $onHand = 8, string $class = 'liner'): Part
     {
         $part = Part::query()->create([
-            'number' => strtoupper(substr($class, 0, 3)).'-'.++self::$count,
+            'number' => strtoupper(substr($class, 0, 3)).'-S'.++self::$count,
             'name' => 'Part '.self::$count,
             'class' => $class,
             'bin' => 'B'.self::$count,

@@ -25,7 +25,7 @@ final readonly class PlannedUse
      */
     public function all(?array $classes = null): array
     {
-        $jobs = Job::query()->with('machine')->whereNull('finished_at')->orderBy('id')->get();
+        $jobs = $this->ahead->only(Job::query())->with('machine')->whereNull('finished_at')->orderBy('id')->get();
         $promised = Reservation::query()->with('part')->whereIn('job_id', $jobs->pluck('id'))->get()->groupBy('job_id');
         $needs = [];
         foreach (JobState::ofMany($jobs) as $state) {
@@ -36,7 +36,8 @@ final readonly class PlannedUse
             }
             $had = [];
             foreach (StockOfJob::of($state)->movements as $movement) {
-                $had[$movement->part->class] = ($had[$movement->part->class] ?? 0) - ($movement->kind === 'used' || $movement->kind === 'returned' ? $movement->quantity : 0);
+                $taken = in_array($movement->kind, ['used', 'returned'], true) ? -$movement->quantity : 0;
+                $had[$movement->part->class] = ($had[$movement->part->class] ?? 0) + $taken;
             }
             foreach ($promised->get($job->id) ?? [] as $reservation) {
                 $had[$reservation->part->class] = ($had[$reservation->part->class] ?? 0) + $reservation->quantity;

@@ -51,6 +51,7 @@ final readonly class ReorderQuery
 
         return $rows->isEmpty() ? new Collection : $this->judged($this->judge(
             $rows,
+            $this->foretold($rows),
             $this->planned->all(array_values(array_unique(array_filter(array_column($rows->all(), 'class'), is_string(...))))),
             $benchMinuteMinor,
         ));
@@ -65,9 +66,10 @@ final readonly class ReorderQuery
     {
         $due = [];
         $planned = $this->planned->all();
-        $this->bought()->chunkById(self::CHUNK, function (Collection $rows) use (&$due, $planned, $benchMinuteMinor): void {
+        $foretold = $this->foretold($this->bought()->select(['s.part_id', 's.supplier_id'])->get());
+        $this->bought()->chunkById(self::CHUNK, function (Collection $rows) use (&$due, $foretold, $planned, $benchMinuteMinor): void {
             $due += array_filter(
-                $this->judge($rows, $planned, $benchMinuteMinor),
+                $this->judge($rows, $foretold, $planned, $benchMinuteMinor),
                 static fn (array $j): bool => $j['says']->packs > 0,
             );
         }, 's.id', 'id');
@@ -90,20 +92,32 @@ final readonly class ReorderQuery
 
     /**
      * @param  Collection<int, stdClass>  $rows
-     * @param  array<int, array{count: int, tags: list<string>}>  $planned
-     * @return array<int, StockAsItStands> part id =>
+     * @return array<int, Foretold> part id =>, until an order of today is here and the one after it may be placed
      */
-    private function judge(Collection $rows, array $planned, int $benchMinuteMinor): array
+    private function foretold(Collection $rows): array
     {
-        $ids = array_map(intval(...), array_column($rows->all(), 'part_id'));
-        $figures = new StockFigures(array_values($ids));
         $leads = $this->leadTimes->all();
         $reviews = $this->reviewTimes->all();
         $over = [];
         foreach ($rows as $row) {
             $over[(int) $row->part_id] = $leads[(int) $row->supplier_id]->meanWeeks() + ($reviews[(int) $row->supplier_id] ?? 0.0);
         }
-        $foretold = $this->foretells->of($over);
+
+        return $this->foretells->of($over);
+    }
+
+    /**
+     * @param  Collection<int, stdClass>  $rows
+     * @param  array<int, Foretold>  $foretold  part id =>
+     * @param  array<int, array{count: int, tags: list<string>}>  $planned
+     * @return array<int, StockAsItStands> part id =>
+     */
+    private function judge(Collection $rows, array $foretold, array $planned, int $benchMinuteMinor): array
+    {
+        $ids = array_map(intval(...), array_column($rows->all(), 'part_id'));
+        $figures = new StockFigures(array_values($ids));
+        $leads = $this->leadTimes->all();
+        $reviews = $this->reviewTimes->all();
         [$weeks, $onHand, $reserved, $onOrder] = [
             $figures->weeks(self::WEEKS, array_keys($foretold)),
             $figures->onHand(),

@@ -12,19 +12,17 @@ final readonly class StockFigures
 {
     private const ROOT = 'coalesce(p.counts_with_id, p.id)';
 
-    /** @var list<int> with those that count with them */
-    private array $ids;
+    /** @var array<int, int> part id => the one it counts with, itself when it counts alone */
+    private array $roots;
 
     /** @param  list<int>  $ids */
     public function __construct(array $ids)
     {
-        $this->ids = [
-            ...$ids,
-            ...array_map(
-                intval(...),
-                array_filter(DB::table('parts')->whereIn('counts_with_id', $ids)->pluck('id')->all(), is_numeric(...)),
-            ),
-        ];
+        $roots = array_combine($ids, $ids);
+        foreach (DB::table('parts')->whereIntegerInRaw('counts_with_id', $ids)->pluck('counts_with_id', 'id') as $id => $root) {
+            $roots[(int) $id] = is_numeric($root) ? (int) $root : (int) $id;
+        }
+        $this->roots = $roots;
     }
 
     /**
@@ -33,22 +31,40 @@ final readonly class StockFigures
      */
     public function weeks(int $most, array $besides = []): array
     {
-        $byWeek = $this->only(DB::table('movements AS m')->join('parts AS p', 'p.id', '=', 'm.part_id'))
+        $apart = array_keys(array_intersect($this->roots, $besides));
+        $elsewhere = static fn (Builder $q) => $q->whereNot(
+            static fn (Builder $q) => $q->whereNotNull('m.position')->whereExists(
+                static fn (Builder $q) => $q->from('jobs AS j')->join('machines AS f', 'f.id', '=', 'j.machine_id')
+                    ->whereColumn('j.id', 'm.job_id')->where('f.held_as', 'farm'),
+            ),
+        );
+
+        return $this->taken($most, array_diff(array_keys($this->roots), $apart))
+            + ($apart === [] ? [] : $this->taken($most, $apart, $elsewhere));
+    }
+
+    /**
+     * @param  array<array-key, int>  $parts
+     * @param  (\Closure(Builder): Builder)|null  $only
+     * @return array<int, array<int, int>>
+     */
+    private function taken(int $most, array $parts, ?\Closure $only = null): array
+    {
+        $byWeek = DB::table('movements AS m')->join('parts AS p', 'p.id', '=', 'm.part_id')
+            ->whereIntegerInRaw('p.id', $parts)
             ->whereIn('m.kind', ['used', 'returned'])
-            ->when($besides !== [], static fn (Builder $q) => $q->whereNot(
-                static fn (Builder $q) => $q->whereIn(DB::raw(self::ROOT), $besides)->whereNotNull('m.position')->whereExists(
-                    static fn (Builder $q) => $q->from('jobs AS j')->join('machines AS f', 'f.id', '=', 'j.machine_id')
-                        ->whereColumn('j.id', 'm.job_id')->where('f.held_as', 'farm'),
-                ),
-            ))
+            ->when($only !== null, $only)
             ->where('m.at', '>', now()->subWeeks($most))
             ->groupBy('root', 'ago')->selectRaw(
                 self::ROOT.' AS root, floor(extract(epoch FROM ?::timestamptz - m.at) / 604800)::int AS ago, -sum(m.quantity) AS n',
                 [now()->toIso8601String()],
             );
-        $taken = [];
         // one row a part, for the whole shelf is half a million weeks
-        foreach (DB::query()->fromSub($byWeek, 'w')->groupBy('root')->selectRaw("root, string_agg(ago || ' ' || n, ',') AS weeks")->pluck('weeks', 'root') as $root => $weeks) {
+        $rows = DB::query()->fromSub($byWeek, 'w')->groupBy('root')
+            ->selectRaw("root, string_agg(ago || ' ' || n, ',') AS weeks")
+            ->pluck('weeks', 'root');
+        $taken = [];
+        foreach ($rows as $root => $weeks) {
             foreach (explode(',', is_string($weeks) ? $weeks : '') as $week) {
                 [$ago, $n] = [...explode(' ', $week, 2), '0'];
                 $taken[(int) $root][max(0, (int) $ago)] = ($taken[(int) $root][max(0, (int) $ago)] ?? 0) + (int) $n;
@@ -86,7 +102,7 @@ final readonly class StockFigures
 
     private function only(Builder $query): Builder
     {
-        return $query->whereIntegerInRaw('p.id', $this->ids);
+        return $query->whereIntegerInRaw('p.id', array_keys($this->roots));
     }
 
     /** @return array<int, int> */

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Stock\Orders;
 
+use App\Intake\Job;
 use App\Intake\JobState;
+use Illuminate\Database\Eloquent\Builder;
 
 /** Knows what is still to be mended in a job, which decides what its kits will take. */
 interface WorkAhead
@@ -14,4 +16,10 @@ interface WorkAhead
      *   begun, and classes of part that are to be changed before they fail
      */
     public function of(JobState $state): array;
+
+    /**
+     * @param  Builder<Job>  $jobs
+     * @return Builder<Job> those of them in which there is something; all others need not be read
+     */
+    public function only(Builder $jobs): Builder;
 }

@@ -14,8 +14,8 @@ use OddBench\Stock\SpareGrade;
 /** Which part of a class a family gets: one that fits and can be trusted, the one it got most often first. */
 final readonly class PartChoice
 {
-    /** So many of those a family got are looked at. */
-    private const FIRST_FEW = 12;
+    /** So many of those a family got are looked at, and so many more when none of them fits. */
+    private const FIRST_FEW = [2, 12];
 
     /**
      * @param  Collection<int, Part>  $parts
@@ -44,70 +44,97 @@ final readonly class PartChoice
 
     /**
      * The part of a class a family is given: of those that fit the one it got most often, else the one there is most of. For
-     * many at once, in three questions at most.
+     * many at once, in five questions at most.
      *
      * @param  array<string, list<string>>  $wanted  family => classes
      * @return array<string, array<string, Part>> family => class => part, where there is one
      */
     public static function best(array $wanted, Knowledge $knowledge): array
     {
-        $classes = array_values(array_unique(array_merge([], ...array_values($wanted))));
-        $pairs = [];
-        foreach ($wanted as $family => $its) {
-            foreach ($its as $class) {
-                $pairs[] = ['family' => $family, 'class' => $class];
-            }
+        $best = [];
+        foreach (self::FIRST_FEW as $few) {
+            self::choose($best, self::often($wanted, $few), $knowledge);
+            $wanted = array_filter(array_map(
+                static fn (string $family): array => array_values(array_diff($wanted[$family], array_keys($best[$family] ?? []))),
+                array_combine(array_keys($wanted), array_keys($wanted)),
+            ));
         }
-        // what a family got most often; one of the first few of them fits, or none of them does
-        $often = [];
-        foreach (DB::select(<<<'SQL'
-            SELECT w.family, w.class, u.part_id FROM json_to_recordset(?::json) AS w(family text, class text)
-            JOIN LATERAL (SELECT part_id, times FROM part_uses WHERE family = w.family AND class = w.class
-                ORDER BY times DESC, part_id LIMIT ?) u ON true
-            ORDER BY w.family, w.class, u.times DESC, u.part_id
-            SQL, [json_encode($pairs), self::FIRST_FEW]) as $row) {
-            $often[(string) $row->family][(string) $row->class][] = (int) $row->part_id;
-        }
-        $ids = array_merge([], ...array_merge([], ...array_map(array_values(...), array_values($often))));
-        $used = Part::query()->whereIntegerInRaw('id', array_unique($ids))->whereNull('counts_with_id')->get()->keyBy('id');
-        $best = $missing = [];
-        foreach ($wanted as $family => $its) {
-            foreach ($its as $class) {
-                /** @var Collection<int, Part> $theirs */
-                $theirs = new Collection(array_filter(array_map($used->get(...), $often[$family][$class] ?? [])));
-                $first = self::fitting($theirs, $knowledge->family($family))->first();
-                if ($first === null) {
-                    $missing[$class][] = $family;
-                } else {
-                    $best[$family][$class] = $first;
-                }
-            }
-        }
-        $others = $missing === [] ? new Collection : Part::query()->whereIn('class', array_keys($missing))
-            ->whereNull('counts_with_id')
-            ->orderByDesc('on_hand')
-            ->orderBy('id')
-            ->get()
-            ->groupBy('class');
-        foreach ($missing as $class => $families) {
-            foreach ($families as $family) {
-                $first = self::fitting(self::some($others->get($class)), $knowledge->family($family))->first();
-                if ($first !== null) {
-                    $best[$family][$class] = $first;
-                }
-            }
-        }
+        self::choose($best, self::most($wanted), $knowledge);
 
         return $best;
     }
 
     /**
-     * @param  Collection<int, \Illuminate\Database\Eloquent\Model>|null  $parts
-     * @return Collection<int, Part>
+     * @param  array<string, array<string, Part>>  $best
+     * @param  array<string, array<string, list<Part>>>  $from  family => class => the best first
      */
-    private static function some(?Collection $parts): Collection
+    private static function choose(array &$best, array $from, Knowledge $knowledge): void
     {
-        return new Collection(array_values(array_filter($parts?->all() ?? [], static fn (mixed $p): bool => $p instanceof Part)));
+        foreach ($from as $family => $classes) {
+            foreach ($classes as $class => $parts) {
+                $first = self::fitting(new Collection($parts), $knowledge->family($family))->first();
+                if ($first !== null) {
+                    $best[$family][$class] = $first;
+                }
+            }
+        }
+    }
+
+    /**
+     * @param  array<string, list<string>>  $wanted  family => classes
+     * @return array<string, array<string, list<Part>>> family => class => the few it got most often, of those that may be counted on
+     */
+    private static function often(array $wanted, int $few): array
+    {
+        $pairs = [];
+        foreach ($wanted as $family => $classes) {
+            foreach ($classes as $class) {
+                $pairs[] = ['family' => $family, 'class' => $class];
+            }
+        }
+        if ($pairs === []) {
+            return [];
+        }
+        $rows = DB::select(<<<'SQL'
+            SELECT w.family, w.class, u.part_id FROM json_to_recordset(?::json) AS w(family text, class text)
+            JOIN LATERAL (SELECT n.part_id, n.times FROM part_uses n JOIN parts p ON p.id = n.part_id
+                WHERE n.family = w.family AND n.class = w.class AND p.counts_with_id IS NULL AND p.grade = ANY(?)
+                    AND (p.successor_id IS NULL OR p.on_hand > 0)
+                ORDER BY n.times DESC, n.part_id LIMIT ?) u ON true
+            ORDER BY w.family, w.class, u.times DESC, u.part_id
+            SQL, [json_encode($pairs), '{'.implode(',', SpareGrade::counted()).'}', $few]);
+        $parts = Part::query()->whereIntegerInRaw('id', array_unique(array_column($rows, 'part_id')))->get()->keyBy('id');
+        $often = [];
+        foreach ($rows as $row) {
+            $part = $parts->get((int) $row->part_id);
+            if ($part !== null) {
+                $often[(string) $row->family][(string) $row->class][] = $part;
+            }
+        }
+
+        return $often;
+    }
+
+    /**
+     * @param  array<string, list<string>>  $wanted  family => classes
+     * @return array<string, array<string, list<Part>>> family => class => all of the class, first what there is most of
+     */
+    private static function most(array $wanted): array
+    {
+        $classes = array_values(array_unique(array_merge([], ...array_values($wanted))));
+        $parts = [];
+        $all = $classes === [] ? [] : Part::query()->whereIn('class', $classes)->whereNull('counts_with_id')
+            ->orderByDesc('on_hand')
+            ->orderBy('id')
+            ->get();
+        foreach ($all as $part) {
+            $parts[$part->class][] = $part;
+        }
+
+        return array_map(
+            static fn (array $its): array => array_intersect_key($parts, array_flip($its)),
+            $wanted,
+        );
     }
 
     /** A family got this part once more, or once less when it was put back. */
