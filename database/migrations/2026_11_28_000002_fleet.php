@@ -21,6 +21,9 @@ return new class extends Migration
         foreach (['job_findings', 'fittings', 'guide_runs'] as $table) {
             Schema::table($table, fn (Blueprint $table) => $table->index('job_id'));
         }
+        foreach (['successor_id', 'used_of_id'] as $column) {
+            Schema::table('parts', fn (Blueprint $table) => $table->index($column));
+        }
     }
 
     private function fittings(): void

@@ -13,15 +13,20 @@ final readonly class ClassCosts
 {
     /** By class: the moving average of what lies there, else what was paid last, else the cheapest supplier’s price. */
     private const COSTS = <<<'SQL'
-        SELECT p.class, sum(p.on_hand) AS on_hand,
+        SELECT p.class, p.on_hand, o.suppliers,
             coalesce(
-                (sum(p.value_minor) FILTER (WHERE p.on_hand > 0))::float / nullif(sum(p.on_hand) FILTER (WHERE p.on_hand > 0), 0),
+                p.cost,
                 (SELECT m.value_minor::float / m.quantity FROM movements m JOIN parts q ON q.id = m.part_id
                     WHERE q.class = p.class AND m.kind = 'received' AND m.quantity > 0 AND m.undoes_id IS NULL ORDER BY m.id DESC LIMIT 1),
-                (SELECT min(s.pack_cost_minor::float / s.pack) FROM supplies s JOIN parts q ON q.id = s.part_id WHERE q.class = p.class AND s.pack > 0)
-            ) AS cost,
-            (SELECT array_agg(DISTINCT s.supplier_id) FROM supplies s JOIN parts q ON q.id = s.part_id WHERE q.class = p.class) AS suppliers
-        FROM parts p GROUP BY p.class
+                o.cheapest
+            ) AS cost
+        FROM (SELECT class, sum(on_hand) AS on_hand,
+                (sum(value_minor) FILTER (WHERE on_hand > 0))::float / nullif(sum(on_hand) FILTER (WHERE on_hand > 0), 0) AS cost
+            FROM parts GROUP BY class) p
+        CROSS JOIN LATERAL (SELECT min(s.pack_cost_minor::float / s.pack) FILTER (WHERE s.pack > 0) AS cheapest,
+                array_agg(DISTINCT s.supplier_id) AS suppliers
+            FROM supplies s JOIN parts q ON q.id = s.part_id
+            WHERE q.class = p.class AND (p.on_hand <= 0 OR p.cost IS NULL)) o
         SQL;
 
     public function __construct(private Knowledge $knowledge)

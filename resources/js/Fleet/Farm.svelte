@@ -72,7 +72,7 @@
   </pattern>
 </svg>
 
-<main class="grid lg:min-h-[calc(100vh-7.6rem)] lg:grid-cols-[minmax(0,1fr)_330px]">
+<main class={['grid', size !== 'tiny' && 'lg:min-h-[calc(100vh-7.6rem)] lg:grid-cols-[minmax(0,1fr)_330px]']}>
   <div class="min-w-0 px-4 py-2 md:px-5">
     <FleetPlaces />
     <div class="mt-1 flex flex-wrap items-end gap-x-4 gap-y-1">
@@ -142,7 +142,12 @@
       </p>
     {/if}
     {#if farm}
-      <div class={['mt-1 flex flex-wrap gap-x-6', size === 'large' ? 'gap-y-3' : 'gap-y-2']}>
+      <div
+        class={[
+          'mt-1 flex flex-wrap gap-x-6',
+          size === 'large' ? 'gap-y-3' : size === 'tiny' ? 'gap-y-1' : 'gap-y-2',
+        ]}
+      >
         {#each farm.racks as rack (rack.id)}
           <RackDrawing
             {farm}
@@ -197,7 +202,7 @@
         </p>{/if}
     {:else if !query.isError}<p class="mt-4 text-quiet" role="status">Walking along the racks…</p>{/if}
   </div>
-  <FarmAside {weeks} />
+  <FarmAside {weeks} below={size === 'tiny'} />
 </main>
 
 <DrawRacks bind:open={drawing} racks={farm?.racks ?? []} />

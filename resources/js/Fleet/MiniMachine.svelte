@@ -9,16 +9,19 @@
     /** it lies on the bench, so its place is empty */
     away?: boolean;
     shown: readonly Mark[];
+    /** the signs stand in the machine, not over it: that is how hundreds are told apart */
+    inside?: boolean;
   }
-  let { motion, closed, away = false, shown }: Props = $props();
+  let { motion, closed, away = false, shown, inside = false }: Props = $props();
+  // an empty place says by itself that its machine is on the bench
+  const signs = $derived(shown.filter((mark) => !(inside && away && mark === 'bench')).slice(0, 2));
 </script>
 
-<svg viewBox="0 0 60 72" class="block h-full w-full overflow-visible" aria-hidden="true">
-  {#each shown.slice(0, 2) as mark, i (mark)}
-    <g transform="translate({shown.length > 1 ? 20 + 20 * i : 30} 9)">
-      <Sign {mark} />
-    </g>
-  {/each}
+<svg
+  viewBox={inside ? '3 20 54 53' : '0 0 60 72'}
+  class="block h-full w-full overflow-visible"
+  aria-hidden="true"
+>
   {#if away}
     <rect
       x="7"
@@ -70,4 +73,18 @@
     <path d="M11 65 V25 H49 V65 M11 41 H49" fill="none" stroke="var(--color-quiet)" stroke-width="3" />
     <rect x="24" y="37" width="12" height="10" fill="var(--color-shade)" />
   {/if}
+  {#each signs as mark, i (mark)}
+    {#if inside}
+      <g
+        transform="translate({signs.length > 1 ? 18 + 25 * i : 30} 46) scale({signs.length > 1 ? 1.3 : 1.9})"
+      >
+        <circle r="8.5" fill="var(--color-sheet)" />
+        <Sign {mark} />
+      </g>
+    {:else}
+      <g transform="translate({signs.length > 1 ? 20 + 20 * i : 30} 9)">
+        <Sign {mark} />
+      </g>
+    {/if}
+  {/each}
 </svg>

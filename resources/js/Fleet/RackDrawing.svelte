@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Farm, FarmMachine, Rack } from '@/api/types';
   import { p } from '@/router';
-  import { type Mark, marksOf, wordsOf } from './farm';
+  import { type Mark, marksOf, type Size, wordsOf } from './farm';
   import MiniMachine from './MiniMachine.svelte';
 
   /** A rack as it stands in the room: shelves from the top, machines on them, the sign of what matters over each. */
@@ -9,7 +9,7 @@
     farm: Farm;
     rack: Pick<Rack, 'name' | 'shelves' | 'places'>;
     at: (shelf: number, place: number) => FarmMachine | undefined;
-    size: 'large' | 'middle' | 'small';
+    size: Size;
     /** only machines with this sign are seen in full */
     only: Mark | '';
     family: string;
@@ -19,12 +19,13 @@
   }
   let { farm, rack, at, size, only, family, hand, onplace }: Props = $props();
 
-  const wide = { large: '5.9rem', middle: '4.3rem', small: '2.65rem' } as const;
-  const tall = { large: 'h-[4.5rem]', middle: 'h-14', small: 'h-9' } as const;
+  const wide = { large: '5.9rem', middle: '4.3rem', small: '2.65rem', tiny: '2.1rem' } as const;
+  const tall = { large: 'h-[4.5rem]', middle: 'h-14', small: 'h-9', tiny: 'h-7' } as const;
   const families = $derived(new Map(farm.families.map((one) => [one.code, one])));
   const rows = $derived(Array.from({ length: rack.shelves }, (_, i) => i + 1));
   const spots = $derived(Array.from({ length: rack.places }, (_, i) => i + 1));
-  const short = (tag: string): string => (size === 'small' ? tag.slice(3, 6) : tag.slice(0, 6));
+  const short = (tag: string): string =>
+    size === 'small' || size === 'tiny' ? tag.slice(3, 6) : tag.slice(0, 6);
   const colours: Record<Mark, string> = {
     red: 'text-red',
     bench: 'text-action',
@@ -42,14 +43,17 @@
       closed={of?.closed ?? false}
       away={one.openJob !== null && one.place === 'bench'}
       shown={signs}
+      inside={size === 'tiny'}
     />
   </span>
   <span class="block h-[5px] w-full bg-shade"></span>
   <span
-    class={['block truncate text-center font-mono font-semibold', size === 'large' ? 'text-sm' : 'text-xs']}
-    >{short(one.tag)}</span
+    class={[
+      'block truncate text-center font-mono font-semibold',
+      size === 'large' ? 'text-sm' : size === 'tiny' ? 'text-xs leading-[0.9rem]' : 'text-xs',
+    ]}>{short(one.tag)}</span
   >
-  {#if size !== 'small' || signs.length > 0}
+  {#if size !== 'tiny' && (size !== 'small' || signs.length > 0)}
     <span
       class={[
         'block truncate text-center text-xs leading-4',
@@ -64,7 +68,7 @@
 <section class="min-w-0" aria-label={rack.name}>
   <h2 class="truncate">{rack.name}</h2>
   {#each rows as shelf (shelf)}
-    <ul class="mt-1 flex" style="--wide: {wide[size]}">
+    <ul class={['flex', size === 'tiny' ? 'mt-px' : 'mt-1']} style="--wide: {wide[size]}">
       {#each spots as place (place)}
         {@const one = at(shelf, place)}
         <li class="w-[var(--wide)] min-w-0 shrink">

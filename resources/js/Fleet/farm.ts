@@ -62,7 +62,9 @@ export function standing(machines: readonly FarmMachine[]): Map<string, FarmMach
 }
 
 /** How large machines are drawn so that all of them are seen at once. */
-export function sizeOf(farm: Farm): 'large' | 'middle' | 'small' {
+export type Size = 'large' | 'middle' | 'small' | 'tiny';
+
+export function sizeOf(farm: Farm): Size {
   const many = farm.machines.length;
-  return many <= 36 ? 'large' : many <= 90 ? 'middle' : 'small';
+  return many <= 36 ? 'large' : many <= 70 ? 'middle' : many <= 110 ? 'small' : 'tiny';
 }
