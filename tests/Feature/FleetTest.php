@@ -4,35 +4,20 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Fleet\Lives\KeepLives;
-use App\Fleet\Risks\KeepRisks;
-use App\Machines\CounterSource;
 use App\Machines\Fitting;
 use App\Machines\Machine;
-use App\Machines\NoteHours;
-use App\Shop\Person;
 use App\Shop\Role;
 use App\Stock\Kits\Reservation;
 use App\Stock\Orders\NoteSupply;
 use App\Stock\Orders\Supplier;
 use App\Stock\Parts\AddUsedPart;
 use App\Stock\Shelf\MoveStock;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use OddBench\Stock\SpareGrade;
 
 /** The farm: lives of its parts, what will fail, service jobs made by one press, racks, and what does not hold. */
-final class FleetTest extends BenchTestCase
+final class FleetTest extends FarmTestCase
 {
-    private Person $lead;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        $this->lead = $this->person(Role::Lead);
-        $this->actingAs($this->lead);
-    }
-
     public function test_a_part_that_is_replaced_ends_the_one_the_machine_came_with(): void
     {
         $machine = $this->running(1200.0);
@@ -315,28 +300,5 @@ final class FleetTest extends BenchTestCase
         self::assertSame([], $this->getJson('/api/v1/fleet/lives')->assertOk()->json('lives'));
         self::assertSame([], $this->getJson('/api/v1/fleet/risks')->assertOk()->json('visits'));
         self::assertSame([0, []], array_map($this->getJson('/api/v1/fleet/hold')->assertOk()->json(...), ['judged', 'machines']));
-    }
-
-    /** A machine of the farm that came new, in service since a year, and has run so long. */
-    private function running(float $hours): Machine
-    {
-        $machine = $this->machine();
-        $this->read($machine, 0.0, 400);
-        $this->read($machine, max($hours / 2, $hours - 1500), 170);
-        $this->read($machine, $hours);
-        $machine->update(['place' => 'service']);
-
-        return $machine->refresh();
-    }
-
-    private function read(Machine $machine, float $hours, int $daysAgo = 0): void
-    {
-        $this->app->make(NoteHours::class)->note($machine, $hours, CounterSource::Typed, $this->lead, Carbon::now()->subDays($daysAgo));
-    }
-
-    private function workOut(): void
-    {
-        $this->app->make(KeepLives::class)->workOut();
-        $this->app->make(KeepRisks::class)->all();
     }
 }

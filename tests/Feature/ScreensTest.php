@@ -80,7 +80,10 @@ final class ScreensTest extends BenchTestCase
         $this->fill(12);
         $many = $count();
 
-        self::assertSame($few, $many);
+        // fewer is right: of what was used often nothing else is asked
+        foreach ($few as $screen => [$asked]) {
+            self::assertLessThanOrEqual($asked, $many[$screen][0], $screen);
+        }
         self::assertLessThan(12, $many['bench'][0]);
         self::assertLessThan(40, $many['jobs'][0]);
         self::assertLessThan(30, $many['fix'][0]);

@@ -17,6 +17,9 @@ use OddBench\Knowledge\Position;
 /** Finds the machines a campaign is about. */
 final readonly class WhoQuery
 {
+    /** With what it has run since its counter was read. */
+    private const HOURS_NOW = 'coalesce((SELECT k.hours FROM machine_risks k WHERE k.machine_id = machines.id), machines.hours)';
+
     public function __construct(private Knowledge $knowledge)
     {
     }
@@ -43,8 +46,8 @@ final readonly class WhoQuery
             ->when($who->class !== null, fn ($q) => $q->whereIn('family', $this->having((string) $who->class)))
             ->when($who->heldAs !== null, static fn ($q) => $q->where('held_as', $who->heldAs))
             ->when($who->place !== null, static fn ($q) => $q->where('place', $who->place))
-            ->when($who->hoursFrom !== null, static fn ($q) => $q->where('hours', '>=', $who->hoursFrom))
-            ->when($who->hoursTo !== null, static fn ($q) => $q->where('hours', '<=', $who->hoursTo))
+            ->when($who->hoursFrom !== null, static fn ($q) => $q->whereRaw(self::HOURS_NOW.' >= ?', [$who->hoursFrom]))
+            ->when($who->hoursTo !== null, static fn ($q) => $q->whereRaw(self::HOURS_NOW.' <= ?', [$who->hoursTo]))
             ->when($who->rack !== null, static fn ($q) => $q->whereIn(
                 'id',
                 static fn ($in) => $in->from('rack_places')->where('rack_id', $who->rack)->select('machine_id'),
