@@ -13,6 +13,7 @@ use App\Machines\Counter;
 use App\Machines\Fitting;
 use App\Machines\Machine;
 use App\Machines\ServiceDone;
+use App\Repair\Service\PlannedChange;
 use App\Stock\Orders\ForetellsUse;
 use Illuminate\Support\ServiceProvider;
 
@@ -33,6 +34,8 @@ final class FleetServiceProvider extends ServiceProvider
         Fitting::deleted(fn (Fitting $f) => $this->changed($f->machine_id));
         Counter::saved(fn (Counter $c) => $this->changed($c->machine_id));
         ServiceDone::saved(fn (ServiceDone $s) => $this->changed($s->machine_id));
+        // what a job is to change is promised, and foretold no longer
+        PlannedChange::saved(fn (PlannedChange $c) => $this->changed($c->job->machine_id));
         Machine::updated(function (Machine $m): void {
             if ($m->wasChanged(['hours', 'family', 'place', 'prints_abrasive', 'prints_hot'])) {
                 $this->changed($m->id);

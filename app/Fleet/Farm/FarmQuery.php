@@ -23,6 +23,9 @@ final readonly class FarmQuery
     /** @param  1|2|4|8  $weeks */
     public function read(int $weeks, string $heldAs, ?string $family, ?int $rack): FarmView
     {
+        if ($family !== null) {
+            $this->knowledge->family($family, 'family');
+        }
         $rows = $this->rows($weeks, $heldAs, $family, $rack);
         $machines = array_map($this->machine(...), array_slice($rows, 0, self::MOST));
 

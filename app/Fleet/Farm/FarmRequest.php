@@ -18,4 +18,10 @@ final class FarmRequest extends Form
             'rack' => ['nullable', 'integer', 'min:1'],
         ];
     }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['weeks.in' => 'Looked at is 1, 2, 4 or 8 weeks ahead: weeks must be one of these.'];
+    }
 }

@@ -48,26 +48,28 @@ final readonly class ForetoldUse implements ForetellsUse
 
     /**
      * Sums it up from what was worked out part by part.
+     *
+     * @param  list<string>|null  $families  of which something changed; all where nothing is said
      */
-    public static function sumUp(): void
+    public static function sumUp(?array $families = null): void
     {
         $sums = implode(', ', array_map(
             static fn (int $w): string => "sum(r.risk_{$w}) AS expected_{$w}, sum(r.risk_{$w} * (1 - r.risk_{$w})) AS variance_{$w}",
             PartRisk::WEEKS,
         ));
         $columns = implode(', ', array_map(static fn (int $w): string => "expected_{$w}, variance_{$w}", PartRisk::WEEKS));
-        DB::transaction(static function () use ($sums, $columns): void {
+        DB::transaction(static function () use ($sums, $columns, $families): void {
             DB::statement('LOCK TABLE class_risks IN SHARE ROW EXCLUSIVE MODE');
-            DB::table('class_risks')->delete();
+            DB::table('class_risks')->when($families !== null, static fn ($q) => $q->whereIn('family', $families))->delete();
             DB::insert(<<<SQL
                 INSERT INTO class_risks (family, part_class, in_use, {$columns})
                 SELECT m.family, r.part_class, count(*), {$sums}
                 FROM position_risks r JOIN machines m ON m.id = r.machine_id
-                WHERE m.held_as = 'farm' AND m.place IN ('service', 'bench') AND r.age_h IS NOT NULL
+                WHERE (?::boolean OR m.family = ANY (?)) AND m.held_as = 'farm' AND m.place IN ('service', 'bench') AND r.age_h IS NOT NULL
                     AND NOT EXISTS (SELECT 1 FROM planned_changes c JOIN jobs j ON j.id = c.job_id
                         WHERE j.machine_id = r.machine_id AND j.finished_at IS NULL AND c.position = r.position)
                 GROUP BY m.family, r.part_class
-                SQL);
+                SQL, [$families === null, '{'.implode(',', $families ?? []).'}']);
         });
     }
 

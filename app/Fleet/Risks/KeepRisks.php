@@ -81,6 +81,7 @@ final readonly class KeepRisks
         DB::table('position_risks')->whereIn('machine_id', $gone)->delete();
         DB::table('machine_risks')->whereIn('machine_id', $gone)->delete();
         $this->of(Machine::query()->whereKey($machines)->whereNotIn('place', Place::gone())->orderBy('id')->get());
+        ForetoldUse::sumUp(array_values(Machine::query()->whereKey($machines)->distinct()->pluck('family')->all()));
     }
 
     /** @param  Collection<int, Machine>  $machines */

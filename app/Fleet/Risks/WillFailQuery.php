@@ -35,6 +35,9 @@ final readonly class WillFailQuery
 
     public function read(int $weeks, ?string $family, ?string $after): WillFailView
     {
+        if ($family !== null) {
+            $this->knowledge->family($family, 'family');
+        }
         $rows = RiskRows::of($weeks);
         $machines = $this->machines($weeks, $family, $after);
         $next = count($machines) > self::PAGE ? $machines[self::PAGE - 1] : null;

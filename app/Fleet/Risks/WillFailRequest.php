@@ -17,4 +17,10 @@ final class WillFailRequest extends Form
             'after' => ['nullable', 'string', 'max:60'],
         ];
     }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['weeks.in' => 'Looked at is 1, 2, 4 or 8 weeks ahead: weeks must be one of these.'];
+    }
 }

@@ -9,6 +9,7 @@ use App\Intake\Job;
 use App\Intake\JobRecord;
 use App\Intake\Said;
 use App\Machines\Machine;
+use App\Machines\Place;
 use App\Machines\ServiceQuery;
 use App\Shop\Person;
 use App\Stock\Kits\PromiseClasses;
@@ -46,6 +47,9 @@ final readonly class PlanChanges
 
         return DB::transaction(function () use ($machine, $positions, $by, $field): Job {
             $machine = Machine::query()->lockForUpdate()->findOrFail($machine->id);
+            if (Place::from($machine->place)->isGone()) {
+                throw Refused::because($field, "{$machine->tag} is gone: nothing is changed on it any more.");
+            }
             $open = Job::query()->where('machine_id', $machine->id)->whereNull('finished_at')->first();
             $names = implode(', ', array_map(fn (string $p): string => $this->knowledge->positionName($machine->family, $p), $positions));
             $job = $open ?? $this->service->openFor($machine, $this->dueItems($machine), "Change before it fails: {$names}", null, $by);
