@@ -18,6 +18,8 @@
   let name = $state('');
   let shelves = $state('1');
   let places = $state('9');
+  /** the rack that is asked about before it goes */
+  let sure = $state<number | null>(null);
 
   function edit(rack: Rack | null): void {
     editing = rack;
@@ -25,6 +27,7 @@
     shelves = String(rack?.shelves ?? 1);
     places = String(rack?.places ?? 9);
     work.refusal = null;
+    sure = null;
   }
 
   const keep = () =>
@@ -64,9 +67,15 @@
           >
           <span>
             <Button kind="quiet" label="Change {rack.name}" onclick={() => edit(rack)}>Change</Button>
-            <Button kind="quiet" label="Take {rack.name} down" busy={work.busy} onclick={() => takeDown(rack)}
-              >Take down</Button
-            >
+            {#if sure === rack.id}
+              <Button kind="quiet" busy={work.busy} onclick={() => takeDown(rack)}
+                >Yes: what stands there stands nowhere then</Button
+              >
+            {:else}
+              <Button kind="quiet" label="Take {rack.name} down" onclick={() => (sure = rack.id)}
+                >Take down</Button
+              >
+            {/if}
           </span>
         </li>
       {/each}
