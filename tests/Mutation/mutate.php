@@ -6,16 +6,17 @@ use Tests\Mutation\Covered;
 use Tests\Mutation\Run;
 
 /*
- * bin/odd-bench mutate [PATH…] [--sample N] [--seed N] [--fresh]: small changes to the rules, and whether a test notices each.
+ * bin/odd-bench mutate [PATH…] [--sample N] [--seed N] [--tests FOLDER] [--fresh]: small changes to the rules, and whether a test
+ * notices each; with --tests only those of a room, which is quick and says less.
  */
 $root = dirname(__DIR__, 2);
 require "{$root}/vendor/autoload.php";
 ini_set('memory_limit', '2G');
 
-$options = ['sample' => null, 'seed' => '1', 'fresh' => null];
+$options = ['sample' => null, 'seed' => '1', 'tests' => null, 'fresh' => null];
 $paths = [];
 for ($i = 1; $i < $argc; $i++) {
-    if (preg_match('/^--(sample|seed)$/', $argv[$i], $name) === 1) {
+    if (preg_match('/^--(sample|seed|tests)$/', $argv[$i], $name) === 1) {
         $options[$name[1]] = $argv[++$i] ?? '';
     } elseif ($argv[$i] === '--fresh') {
         $options['fresh'] = '1';
@@ -48,8 +49,9 @@ if ($files === []) {
 $work = "{$root}/var/mutate";
 is_dir($work) || mkdir($work, 0755, true);
 $app = array_filter($files, static fn (string $file): bool => str_starts_with($file, 'app/')) !== [];
-$suite = $app ? 'Feature,Runs' : 'Core';
-[$coverage, $log] = ["{$work}/".($app ? 'app' : 'core').'.cov.php', "{$work}/".($app ? 'app' : 'core').'.xml'];
+$suite = $options['tests'] === null ? ['--testsuite', $app ? 'Feature,Runs' : 'Core'] : ["{$root}/{$options['tests']}"];
+$kept = "{$work}/".($app ? 'app' : 'core').($options['tests'] === null ? '' : '-'.strtr($options['tests'], '/', '-'));
+[$coverage, $log] = ["{$kept}.cov.php", "{$kept}.xml"];
 // what was measured before the code or its tests changed calls new lines untested
 $newest = 0;
 foreach ($app ? ['core', 'app', 'tests/Core', 'tests/Feature'] : ['core', 'tests/Core'] as $folder) {
@@ -58,7 +60,7 @@ foreach ($app ? ['core', 'app', 'tests/Core', 'tests/Feature'] : ['core', 'tests
     }
 }
 if ($options['fresh'] !== null || ! is_file($coverage) || filemtime($coverage) < $newest) {
-    fwrite(STDERR, "Which tests run which lines ({$suite})…\n");
+    fwrite(STDERR, 'Which tests run which lines ('.implode(' ', $suite).")…\n");
     passthru(implode(' ', array_map(escapeshellarg(...), [
         'php',
         '-d',
@@ -72,8 +74,7 @@ if ($options['fresh'] !== null || ! is_file($coverage) || filemtime($coverage) <
         '-d',
         'memory_limit=3G',
         "{$root}/vendor/bin/phpunit",
-        '--testsuite',
-        $suite,
+        ...$suite,
         // it times what it tries, and everything is slower here
         '--exclude-filter',
         'FuzzTest',

@@ -7,6 +7,8 @@
 
   const most = $derived(Math.max(1, ...supply.history));
   const all = $derived(supply.history.reduce((a, b) => a + b, 0));
+  // what the farm takes is foretold by the hours of its parts, so it is not in these weeks
+  const besides = $derived(supply.foretold === null ? '' : ', besides what the farm’s machines got');
   const W = 560;
   const H = 56;
   // below the weeks: what is free against the reorder point, on one scale
@@ -36,10 +38,10 @@
   class="mt-2 h-auto w-full max-w-2xl"
   role="img"
   aria-label="Taken week by week over {supply.history
-    .length} weeks, {all} in all; {supply.free} free against a reorder point of {supply.reorderPoint}"
+    .length} weeks, {all} in all{besides}; {supply.free} free against a reorder point of {supply.reorderPoint}"
 >
   {#if all === 0}<text x="0" y={H - 8} font-size="12" fill="var(--color-quiet)"
-      >None was taken in {supply.history.length} weeks.</text
+      >None was taken in {supply.history.length} weeks{besides}.</text
     >{/if}
   {#each supply.history as taken, week (week)}
     <rect
@@ -53,7 +55,7 @@
   <line x1="0" x2={W} y1={H} y2={H} stroke="var(--color-quiet)" />
   <text x="0" y={H + 13} font-size="11" fill="var(--color-quiet)">{supply.history.length} weeks ago</text>
   <text x={W} y={H + 13} text-anchor="end" font-size="11" fill="var(--color-quiet)"
-    >this week{all > 0 ? `; most in a week ${most}` : ''}</text
+    >this week{all > 0 ? `; most in a week ${most}${besides}` : ''}</text
   >
   <rect x="0" y={H + 24} width={W} height="9" fill="var(--color-line)" />
   <rect

@@ -150,6 +150,29 @@ final class WearLifeTest extends TestCase
         self::assertEqualsWithDelta(1.0, max($means) / (float) $judged->high, 0.002);
     }
 
+    /**
+     * R: prof <- function(k) optimize(function(s) loglik(k, s), …)$objective; uniroot(function(k) prof(k) - max + qchisq(.95, 1)/2), and
+     * the same with the share that still works at t held: s = t / (-log(p))^(1/k).
+     */
+    public function test_the_bounds_of_the_shape_and_the_band_are_the_profiles_of_r(): void
+    {
+        $judged = $this->wheels();
+        self::assertNotNull($judged->shapes);
+        self::assertEqualsWithDelta([2.29614125, 6.57690446], $judged->shapes, 0.01);
+        foreach ([800 => [0.92230733, 0.99951666], 1500 => [0.68243251, 0.97237456], 2300 => [0.25632955, 0.71021289]] as $h => $band) {
+            self::assertEqualsWithDelta($band, $judged->band((float) $h), 0.002, "{$h} h");
+        }
+    }
+
+    public function test_who_failed_and_who_came_through_is_counted_by_either_method(): void
+    {
+        $lives = [...array_map(Life::failed(...), [900.0, 1400.0]), ...array_map(Life::running(...), [300.0, 800.0, 1200.0])];
+        $few = (new WearLife)->judge($lives, 2000.0, 2.5, 2.0, 'auto');
+        self::assertSame(['weibayes', 2, 3, null], [$few->method, $few->failures, $few->running, $few->shapes]);
+        self::assertStringStartsWith('2 failed, 3 came through so far: too few', $few->because());
+        self::assertSame([9, 4], [$this->wheels()->failures, $this->wheels()->running]);
+    }
+
     public function test_scale_of_the_hours_does_not_matter(): void
     {
         $told = (new WearLife)->compute(['failed_h' => array_map(static fn (int $h): float => $h * 100.0, self::WHEELS[0]), 'method' => 'ml']);
