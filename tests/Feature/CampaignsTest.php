@@ -119,9 +119,13 @@ final class CampaignsTest extends BenchTestCase
         self::assertSame(0, $tagged->json('untagged'));
         self::assertNotNull($tagged->json('taggedBy'));
         $this->assertRefused($this->send('POST', "/campaigns/{$id}/red-tags"), 409, 'campaign', 'Nothing is left to tag');
+        self::assertSame(1, $tagged->json('lettersOwed'), 'nobody looks at it where it runs');
+        self::assertSame(0, $this->getJson("/api/v1/campaigns/{$calm}")->json('lettersOwed'));
         $letters = $this->getJson("/api/v1/campaigns/{$id}/letters")->assertOk();
         self::assertSame([$away->tag], array_column((array) $letters->json('letters'), 'tag'));
         self::assertStringContainsString('pull the plug', $letters->json('letters.0.text'));
+        $this->send('POST', "/campaigns/{$id}/letters", ['tag' => $away->tag])->assertOk();
+        self::assertSame(0, $this->getJson("/api/v1/campaigns/{$id}")->json('lettersOwed'));
     }
 
     public function test_owners_of_affected_machines_are_written_to_and_what_was_mended_is_known(): void

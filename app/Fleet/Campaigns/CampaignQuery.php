@@ -73,9 +73,7 @@ final readonly class CampaignQuery
             settled: $judged->settled(),
             looksToSettle: $judged->looksToSettle(Judge::LEVEL),
             mended: $affected->whereNotNull('mended_at')->count(),
-            lettersOwed: $affected->filter(
-                static fn (LookOwed $o): bool => $o->machine->owner_id !== null && $o->letter_at === null,
-            )->count(),
+            lettersOwed: $owed->filter(static fn (LookOwed $o): bool => $o->owesLetter($campaign->dangerous))->count(),
             untagged: $owed->filter(static fn (LookOwed $o): bool => $o->looked_at === null && ! isset($worn[$o->machine_id])
                 && Place::from($o->machine->place)->isHere())->count(),
             said: $judged->because(),

@@ -57,4 +57,12 @@ final class LookOwed extends Model
     {
         return $this->belongsTo(Person::class, 'looked_by');
     }
+
+    /** Whether an owner must be told: it was found on theirs, or it is dangerous and theirs runs where nobody of the shop looks. */
+    public function owesLetter(bool $dangerous): bool
+    {
+        $unlooked = $dangerous && $this->looked_at === null && $this->machine->place === 'owner';
+
+        return $this->machine->owner_id !== null && $this->letter_at === null && ($this->affected === true || $unlooked);
+    }
 }

@@ -251,8 +251,8 @@
           <h2 class="mt-4">Owners</h2>
           <p class="mt-1 text-sm">
             {it.lettersOwed > 0
-              ? `${it.lettersOwed} of affected machines not written to.`
-              : 'All of affected machines were written to.'}
+              ? `${it.lettersOwed} ${it.lettersOwed === 1 ? 'owner is' : 'owners are'} to be told.`
+              : 'No owner is left to be told.'}
           </p>
           <Button kind="quiet" onclick={() => (letters = true)}>Letters</Button>
         {/if}

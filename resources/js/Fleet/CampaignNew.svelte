@@ -227,31 +227,33 @@
           >,
           <span class="fig">{about.data.running}</span> in use,
           <span class="fig">{about.data.atOwners}</span> with their owners.
-          <span class="mt-1 flex flex-wrap gap-1.5">
-            {#each about.data.tags as tag (tag)}<Tag {tag} />{/each}
-            {#if about.data.all > about.data.tags.length}<span class="text-quiet">and more</span>{/if}
-          </span>
         {:else}Counting…{/if}
       </div>
+      <div>
+        <Problem
+          message={work.leftover(
+            'title',
+            'fault',
+            'lookFor',
+            'because',
+            'mend',
+            'dueOn',
+            'who.families',
+            'who.class',
+            'who.part',
+            'who.batch',
+            'who.hoursFrom',
+            'who.hoursTo',
+          )}
+        />
+        <div class="mt-2"><Button type="submit" kind="main" busy={work.busy}>Begin</Button></div>
+      </div>
+      {#if said && about.data}
+        <p class="flex flex-wrap gap-1.5 text-sm">
+          {#each about.data.tags as tag (tag)}<Tag {tag} />{/each}
+          {#if about.data.all > about.data.tags.length}<span class="text-quiet">and more</span>{/if}
+        </p>
+      {/if}
     </section>
-    <div class="lg:col-span-2">
-      <Problem
-        message={work.leftover(
-          'title',
-          'fault',
-          'lookFor',
-          'because',
-          'mend',
-          'dueOn',
-          'who.families',
-          'who.class',
-          'who.part',
-          'who.batch',
-          'who.hoursFrom',
-          'who.hoursTo',
-        )}
-      />
-      <div class="mt-2"><Button type="submit" kind="main" busy={work.busy}>Begin</Button></div>
-    </div>
   </form>
 </main>
