@@ -41,6 +41,39 @@ final class CampaignTest extends TestCase
     }
 
     /** Whatever the truth is, what is said holds at least as often as it claims: every truth, every draw, exactly. */
+    /** Every fleet up to 14, with the hypergeometric chances counted out in whole numbers. */
+    public function test_the_bounds_of_small_fleets_counted_out(): void
+    {
+        $choose = static function (int $n, int $k): int {
+            $ways = $k < 0 || $k > $n ? 0 : 1;
+            for ($i = 0; $i < min($k, $n); $i++) {
+                $ways = intdiv($ways * ($n - $i), $i + 1);
+            }
+
+            return $ways;
+        };
+        for ($fleet = 1; $fleet <= 14; $fleet++) {
+            for ($looked = 1; $looked <= $fleet; $looked++) {
+                for ($seen = 0; $seen <= $looked; $seen++) {
+                    $may = [];
+                    for ($all = $seen; $all <= $fleet - $looked + $seen; $all++) {
+                        $ways = static fn (int $from, int $to): int => array_sum(array_map(
+                            static fn (int $k): int => $choose($all, $k) * $choose($fleet - $all, $looked - $k),
+                            $to < $from ? [] : range($from, $to),
+                        ));
+                        $of = $choose($fleet, $looked);
+                        // neither so many nor so few are rarer than one in forty
+                        if (40 * $ways($seen, $looked) > $of && 40 * $ways(0, $seen) > $of) {
+                            $may[] = $all;
+                        }
+                    }
+                    $found = Affected::of($fleet, $looked, $seen, 0.95);
+                    self::assertSame([min($may), max($may)], [$found->least, $found->most], "{$seen} of {$looked} of {$fleet}");
+                }
+            }
+        }
+    }
+
     public function test_the_bounds_hold_as_often_as_they_say(): void
     {
         [$fleet, $looked] = [24, 9];

@@ -87,6 +87,31 @@ final class FitLivesTest extends TestCase
         self::assertTrue($this->book($this->fit($alike))->lifeOf(self::part(hours: 9.0, end: null, circumstance: 'abrasive'))?->group->isAll());
     }
 
+    /** R 4.2, survival 3.5: 2 · (ll(a) + ll(b) − ll(a and b)) with ll <- survreg(Surv(t, d) ~ 1, dist = "weibull")$loglik[1] */
+    public function test_how_far_two_groups_lie_apart_is_the_likelihood_ratio_of_r(): void
+    {
+        $seen = [];
+        foreach ([
+            'abrasive' => [[1000, 1100, 1300, 1500, 1700], [800, 900]],
+            'plain' => [[1900, 2200, 2500, 2600, 3000], [2000, 1500]],
+        ] as $circumstance => [$failed, $running]) {
+            foreach ($failed as $hours) {
+                $seen[] = self::part(hours: $hours, end: LifeEnd::Failed, circumstance: $circumstance);
+            }
+            foreach ($running as $hours) {
+                $seen[] = self::part(hours: $hours, circumstance: $circumstance);
+            }
+        }
+        $fitted = $this->fit($seen);
+
+        self::assertEqualsWithDelta(15.9802473329, $fitted['heat-break-fan|||abrasive']->apart, 1e-6);
+        self::assertEqualsWithDelta(15.9802473329, $fitted['heat-break-fan|||plain']->apart, 1e-6, 'of two the other is the rest');
+        self::assertSame(0.0, $fitted['heat-break-fan|||']->apart, 'of all there is no rest');
+        self::assertSame([0, 0], (static fn (?GroupLife $l): array => [$l->failures ?? -1, $l->running ?? -1])(
+            $this->book([])->lifeOf(self::part(hours: 1.0)),
+        ), 'the trade’s word is no failure of this shop');
+    }
+
     public function test_a_family_with_a_life_of_its_own_keeps_it_until_the_class_is_believed(): void
     {
         $trade = TradeKnowledge::read();

@@ -8,7 +8,10 @@ use OddBench\Fleet\AgainstSisters;
 use OddBench\Fleet\ChangeAge;
 use OddBench\Fleet\ChangeCosts;
 use OddBench\Fleet\ChangeNow;
+use OddBench\Fleet\Comebacks;
 use OddBench\Fleet\HoldsNot;
+use OddBench\Fleet\Hours;
+use OddBench\Fleet\Pace;
 use OddBench\Fleet\PartRisk;
 use OddBench\Fleet\Share;
 use OddBench\Fleet\Trend;
@@ -148,5 +151,51 @@ final class PartRiskTest extends TestCase
         $this->expectException(InputError::class);
         $this->expectExceptionMessage('hours');
         (new Trend)->compute(['at_h' => [100, 200, 300], 'until_h' => 400, 'hours' => 3]);
+    }
+
+    public function test_hours_are_said_to_what_matters_of_them(): void
+    {
+        self::assertSame(
+            ['7 h', '99 h', '100 h', '345 h', '1,000 h', '1,010 h', '12,340 h'],
+            array_map(Hours::words(...), [7.3, 99.4, 101.0, 346.0, 999.0, 1006.0, 12_344.0]),
+        );
+    }
+
+    public function test_comebacks_of_which_none_are_expected_have_no_ratio(): void
+    {
+        $none = Comebacks::of([0.0, 0.0], 0);
+
+        self::assertSame([null, null], [$none->ratio(), $none->interval()]);
+        self::assertSame('0 of 2 came back: too few to say more.', $none->because());
+        $few = Comebacks::of([0.25, 0.25], 1);
+        self::assertSame(2.0, $few->ratio());
+        self::assertStringContainsString('too few', $few->because());
+        self::assertStringContainsString('as usual', Comebacks::of(array_fill(0, 60, 0.1), 6)->because());
+        self::assertStringContainsString('more than by chance', Comebacks::of(array_fill(0, 60, 0.1), 20)->because());
+        self::assertStringContainsString('fewer than by chance', Comebacks::of(array_fill(0, 200, 0.1), 5)->because());
+    }
+
+    public function test_of_one_visit_a_pace_says_so(): void
+    {
+        self::assertStringStartsWith('1 visit in 1,000 h: too few', Pace::of([400.0], 1000.0)->because());
+        $this->expectException(\InvalidArgumentException::class);
+        Pace::of([1000.0], 1000.0);
+    }
+
+    public function test_a_part_nobody_thought_would_last_fails_at_the_next_chance(): void
+    {
+        $life = Weibull::of(3.0, 1000.0);
+        $costs = ChangeAge::of($life, 500.0, 400.0);
+        self::assertNull($costs->at, 'a failure costs less: it runs until it fails');
+
+        // at 4,000 h hardly one in 10^27 is left: it runs 1/hazard more, which is 1000^3 / (3 · 4000^2) hours
+        $next = 1e9 / (3 * 4000.0 ** 2);
+        self::assertEqualsWithDelta(400.0 - $costs->toFailure * $next, $costs->over(4000.0), 1e-6);
+        // and young, the rest of its life by Simpson’s rule over S(t)/S(a)
+        $sum = 0.0;
+        for ($i = 0; $i <= 4000; $i++) {
+            $sum += ($i === 0 || $i === 4000 ? 1 : ($i % 2 === 1 ? 4 : 2)) * exp(0.3 ** 3 - (0.3 + $i / 1000) ** 3);
+        }
+        self::assertEqualsWithDelta(400.0 - $costs->toFailure * $sum / 3, $costs->over(300.0), 1e-3);
     }
 }
