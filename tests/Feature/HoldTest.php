@@ -71,7 +71,7 @@ final class HoldTest extends FarmTestCase
         }
         $this->workOut();
 
-        self::assertSame($tags['tern-220'] ?? [], array_column((array) $this->getJson('/api/v1/fleet/hold')->json('machines'), 'tag'));
+        self::assertSame($tags['tern-220'], array_column((array) $this->getJson('/api/v1/fleet/hold')->json('machines'), 'tag'));
     }
 
     public function test_comebacks_count_for_whoever_mended_last_and_for_two_years(): void
