@@ -30,7 +30,7 @@
     if (!a || !b) return 0;
     return a.of100 + ((b.of100 - a.of100) * (value - a.hours)) / (b.hours - a.hours);
   };
-  const last = $derived(life.curve[Math.round(life.curve.length * 0.8)]);
+  const last = $derived(life.curve[Math.round(life.curve.length * 0.65)]);
 </script>
 
 <div class="mt-2 max-w-[760px]">
@@ -61,8 +61,8 @@
         />
         {#if last?.trade}<text
             x={x(last.hours)}
-            text-anchor="middle"
-            y={y(last.trade) - 10}
+            dx="12"
+            y={y(Math.max(last.trade, last.of100)) - 4}
             class="text-[12px]"
             fill="var(--color-quiet)">what the trade expects</text
           >{/if}

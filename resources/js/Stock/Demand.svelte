@@ -19,10 +19,9 @@
 <p class="mt-2 max-w-prose">{supply.because}</p>
 {#if supply.foretold !== null && supply.inUse !== null}
   <p class="mt-1 text-sm">
-    <strong class="fig">{supply.foretold.toFixed(1)}</strong> expected to fail on the farm by {day(
-      supply.hereOn,
-      'UTC',
-    )}, <span class="fig">{supply.inUse}</span> in use
+    <strong class="fig">{supply.foretold < 0.1 ? 'less than 0.1' : supply.foretold.toFixed(1)}</strong>
+    expected to fail on the farm by {day(supply.hereOn, 'UTC')}, <span class="fig">{supply.inUse}</span> in
+    use
     <span class="text-quiet">· <a class="underline" href="/lives/{partClass}">how long they last</a></span>
   </p>
 {/if}
