@@ -6,11 +6,13 @@ namespace App\Fleet;
 
 use App\Diagnosis\Findings\HearsChecks;
 use App\Fleet\Campaigns\LookedInJob;
+use App\Fleet\Hold\TellIfItHolds;
 use App\Fleet\Risks\Costs;
 use App\Fleet\Risks\ForetoldUse;
 use App\Fleet\Risks\Stale;
 use App\Machines\Counter;
 use App\Machines\Fitting;
+use App\Machines\KnowsIfItHolds;
 use App\Machines\Machine;
 use App\Machines\ServiceDone;
 use App\Repair\Service\PlannedChange;
@@ -25,6 +27,7 @@ final class FleetServiceProvider extends ServiceProvider
         $this->app->scoped(Costs::class);
         $this->app->scoped(Stale::class);
         $this->app->bind(ForetellsUse::class, ForetoldUse::class);
+        $this->app->bind(KnowsIfItHolds::class, TellIfItHolds::class);
     }
 
     /** What was foretold of a machine holds until something changes on it. */

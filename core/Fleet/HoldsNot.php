@@ -39,6 +39,23 @@ final readonly class HoldsNot
         return $this->visits >= Pace::LEAST && ($worse || ($this->sisters->sure ?? 0.0) >= self::SURE);
     }
 
+    /**
+     * That it runs so many hours without coming in again. As it goes now: by the pace it has got to where it gets worse, else by all
+     * its visits; a visit is as likely at any hour (exponential). Of one that holds as others do nothing is said.
+     *
+     * @param  float  $hours  0 and up
+     * @return float|null 0 to 1
+     */
+    public function staysOut(float $hours): ?float
+    {
+        if (! $this->worthAWord()) {
+            return null;
+        }
+        $worse = $this->pace !== null && $this->pace->worse() >= Pace::SURE;
+
+        return exp(-$hours / ($worse ? $this->pace->between : $this->hours / $this->visits));
+    }
+
     /** How sure it is that something is wrong with it, 0 to 1. */
     public function sure(): float
     {

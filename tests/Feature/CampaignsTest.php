@@ -102,21 +102,26 @@ final class CampaignsTest extends BenchTestCase
         $tech = $this->person();
         $this->actingAs($tech);
         [$looked, $here, $away, $bench] = [$this->machine(), $this->machine(), $this->machine('tern-220', 'owner'), $this->machine()];
-        foreach ([[$looked, 'service'], [$here, 'service'], [$away, 'owner']] as [$machine, $place]) {
+        [$has, $mended] = [$this->machine(), $this->machine()];
+        foreach ([[$looked, 'service'], [$here, 'service'], [$away, 'owner'], [$has, 'service'], [$mended, 'service']] as [$machine, $place]) {
             $machine->update(['place' => $place]);
         }
         $job = $this->job($bench);
         $calm = $this->begin()->json('id');
         $id = $this->begin(['dangerous' => true])->assertOk()->json('id');
         $this->look($id, $looked, false)->assertOk();
+        $this->look($id, $has, true)->assertOk();
+        $this->look($id, $mended, true)->assertOk();
+        self::assertSame(3, $this->send('POST', "/campaigns/{$id}/mended", ['tag' => $mended->tag])->assertOk()->json('untagged'));
         $this->send('POST', "/campaigns/{$id}/red-tags")->assertStatus(403);
         $this->actingAs($this->person(Role::Lead));
         $this->assertRefused($this->send('POST', "/campaigns/{$calm}/red-tags"), 409, 'campaign', 'nothing dangerous');
         $tagged = $this->send('POST', "/campaigns/{$id}/red-tags")->assertOk();
 
-        self::assertEqualsCanonicalizing([$here->id, $bench->id], RedTag::query()->pluck('machine_id')->all(), 'what is with its owner gets a letter');
+        self::assertEqualsCanonicalizing([$here->id, $bench->id, $has->id], RedTag::query()->pluck('machine_id')->all(), 'what is with its owner gets a letter');
         self::assertSame(['bench', $job->id], [$here->refresh()->place, (int) DB::table('red_tags')->where('machine_id', $bench->id)->value('job_id')]);
         self::assertSame(0, $tagged->json('untagged'));
+        self::assertStringContainsString('found affected', RedTag::query()->where('machine_id', $has->id)->firstOrFail()->reason);
         self::assertNotNull($tagged->json('taggedBy'));
         $this->assertRefused($this->send('POST', "/campaigns/{$id}/red-tags"), 409, 'campaign', 'Nothing is left to tag');
         self::assertSame(1, $tagged->json('lettersOwed'), 'nobody looks at it where it runs');

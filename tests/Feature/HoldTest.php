@@ -38,6 +38,43 @@ final class HoldTest extends FarmTestCase
         self::assertSame(DB::table('jobs')->where('machine_id', $bad->id)->max('id'), $line['job'], 'worth another? is asked of its last job');
     }
 
+    public function test_whether_it_is_worth_another_is_reckoned_with_its_pace_and_what_its_visits_cost(): void
+    {
+        $bad = $this->running(2000.0);
+        $fan = $this->spare();
+        foreach ([900.0, 1400.0, 1650.0, 1800.0, 1900.0, 1960.0] as $i => $at) {
+            $job = $this->visit($bad, $at);
+            // 20 minutes of hands at 0.90, and in the last two a fan for 4.00
+            DB::table('work_spells')->insert([
+                'job_id' => $job, 'person_id' => $this->lead->id, 'station' => 'repair', 'began_at' => now()->subMinutes(60 + 30 * $i),
+                'last_seen_at' => now()->subMinutes(40 + 30 * $i), 'ended_at' => now()->subMinutes(40 + 30 * $i),
+            ]);
+            if ($i >= 4) {
+                DB::table('movements')->insert([
+                    'part_id' => $fan->id, 'kind' => 'used', 'quantity' => -1, 'value_minor' => -400, 'job_id' => $job, 'bin' => '',
+                    'person_id' => $this->lead->id, 'at' => now(), 'position' => 'heat-break-fan',
+                ]);
+            }
+        }
+        foreach ([1500.0, 1800.0, 2100.0] as $hours) {
+            $this->visit($good = $this->running($hours), $hours / 2);
+        }
+        $this->workOut();
+        $worth = fn (Machine $m): array => (array) $this->getJson('/api/v1/jobs/'.DB::table('jobs')->where('machine_id', $m->id)->max('id').'/money?sellsAt=20000')
+            ->assertOk()->json('worth');
+        $holds = HoldsNot::of([900.0, 1400.0, 1650.0, 1800.0, 1900.0, 1960.0], 2000.0, 3, 5400.0);
+
+        $of = $worth($bad);
+        self::assertSame([true, 1800 + 2 * 400 / 5], [$of['furtherIsNextVisit'], $of['furtherMinor']], 'as the last five');
+        self::assertEqualsWithDelta($holds->staysOut(500.0), $of['chance'], 0.01);
+        self::assertLessThan(0.2, $of['chance']);
+        self::assertStringContainsString('getting worse', $of['holdsNot']);
+        $other = $worth($good);
+        self::assertNull($other['holdsNot']);
+        self::assertGreaterThan(0.8, $other['chance']);
+        self::assertGreaterThan($of['mendMinor'], $other['mendMinor'], 'a mend that does not hold brings less');
+    }
+
     public function test_services_and_the_visit_it_came_in_by_are_no_failures(): void
     {
         $serviced = $this->running(2000.0);

@@ -36,7 +36,7 @@ final readonly class FleetScenes
                 'tag' => $this->machine()->tag, 'rack' => $this->rack(), 'shelf' => 1, 'place' => 2, 'swap' => false,
             ]],
             'POST campaigns' => function () {
-                $this->machine();
+                $this->alone();
 
                 return ['POST', '/campaigns', self::campaign()];
             },
@@ -69,12 +69,18 @@ final readonly class FleetScenes
     /** @return array{int, string} campaign and the one machine on it */
     private function open(string $heldAs = 'farm'): array
     {
-        // those of before are out of the way, so that every campaign is as long
-        DB::table('machines')->update(['place' => 'scrap']);
-        $tag = $this->machine($heldAs)->tag;
+        $tag = $this->alone($heldAs)->tag;
         $this->write('POST', '/campaigns', self::campaign($heldAs));
 
         return [(int) DB::table('campaigns')->max('id'), $tag];
+    }
+
+    /** Those of before are out of the way, so that every campaign is as long. */
+    private function alone(string $heldAs = 'farm'): Machine
+    {
+        DB::table('machines')->update(['place' => 'scrap']);
+
+        return $this->machine($heldAs);
     }
 
     private function rack(): int

@@ -220,12 +220,12 @@ final class Scenes
 
                 return $this->of($this->screws(), 'POST', '/campaigns', ['fault' => 'knob-screws-free']);
             },
-            'POST campaigns/{list}/looks' => function () {
-                [$list, $tag] = $this->campaign();
+            'POST campaigns/{campaign}/looks' => function () {
+                [$campaign, $tag] = $this->campaign();
 
-                return ['POST', "/campaigns/{$list}/looks", ['tag' => $tag, 'affected' => false]];
+                return ['POST', "/campaigns/{$campaign}/looks", ['tag' => $tag, 'affected' => false]];
             },
-            'POST campaigns/{list}/end' => fn () => ['POST', '/campaigns/'.$this->campaign()[0].'/end', []],
+            'POST campaigns/{campaign}/end' => fn () => ['POST', '/campaigns/'.$this->campaign()[0].'/end', []],
             'POST jobs/{job}/trials' => fn () => $this->of(
                 $this->atFind(),
                 'POST',
@@ -681,21 +681,21 @@ final class Scenes
         return $this->after($job, 'POST', '/faults', ['faults' => ['knob-screws-free'], 'version' => $job->version]);
     }
 
-    /** @return array{int, string} list and a machine owed a look */
+    /** @return array{int, string} campaign and a machine owed a look */
     private function campaign(): array
     {
         $this->noCampaigns();
         $this->machine();
         $this->after($this->screws(), 'POST', '/campaigns', ['fault' => 'knob-screws-free']);
-        $list = (int) DB::table('campaigns')->max('id');
+        $campaign = (int) DB::table('campaigns')->max('id');
 
         return [
-            $list,
+            $campaign,
             (string) DB::table('looks_owed')->join(
                 'machines',
                 'machines.id',
                 'looks_owed.machine_id',
-            )->where('campaign_id', $list)->whereNull('looked_at')->value('tag'),
+            )->where('campaign_id', $campaign)->whereNull('looked_at')->value('tag'),
         ];
     }
 

@@ -74,8 +74,7 @@ final readonly class CampaignQuery
             looksToSettle: $judged->looksToSettle(Judge::LEVEL),
             mended: $affected->whereNotNull('mended_at')->count(),
             lettersOwed: $owed->filter(static fn (LookOwed $o): bool => $o->owesLetter($campaign->dangerous))->count(),
-            untagged: $owed->filter(static fn (LookOwed $o): bool => $o->looked_at === null && ! isset($worn[$o->machine_id])
-                && Place::from($o->machine->place)->isHere())->count(),
+            untagged: $owed->filter(static fn (LookOwed $o): bool => $o->mayHaveIt() && ! isset($worn[$o->machine_id]))->count(),
             said: $judged->because(),
             machines: array_values($owed->map(fn (LookOwed $o): LookView => LookView::of(
                 $o,

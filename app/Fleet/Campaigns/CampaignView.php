@@ -49,7 +49,7 @@ final readonly class CampaignView extends View
         #[OA\Property(description: 'so many more looks settle it, if they find as before')] public int $looksToSettle,
         #[OA\Property] public int $mended,
         #[OA\Property(description: 'affected machines whose owners were not written to')] public int $lettersOwed,
-        #[OA\Property(description: 'not looked at, here, and without a red tag')] public int $untagged,
+        #[OA\Property(description: 'here, not looked at or found affected and not put right, and without a red tag')] public int $untagged,
         #[OA\Property] public string $said,
         #[OA\Property(type: 'array', items: new OA\Items(ref: LookView::class))] public array $machines,
     ) {

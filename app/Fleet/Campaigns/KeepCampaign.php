@@ -11,7 +11,6 @@ use App\Intake\Job;
 use App\Intake\JobRecord;
 use App\Intake\Said;
 use App\Machines\Machine;
-use App\Machines\Place;
 use App\Safety\PutOnRedTag;
 use App\Safety\RedTag;
 use App\Shop\Person;
@@ -80,7 +79,7 @@ final readonly class KeepCampaign
     }
 
     /**
-     * Red tags on what is here and nobody has looked at: each is booked in for it, for a red tag hangs on a job.
+     * Red tags on what is here and nobody has looked at, or was found affected and is not put right: each is booked in for it, for a red tag hangs on a job.
      *
      * @return int how many
      *
@@ -93,8 +92,8 @@ final readonly class KeepCampaign
             if (! $campaign->dangerous) {
                 throw Refused::because('campaign', 'This campaign is over nothing dangerous: red tags are for what can hurt people.');
             }
-            $rest = LookOwed::query()->with('machine')->where('campaign_id', $campaign->id)->whereNull('looked_at')->orderBy('id')->get()
-                ->filter(static fn (LookOwed $o): bool => Place::from($o->machine->place)->isHere());
+            $rest = LookOwed::query()->with('machine')->where('campaign_id', $campaign->id)->orderBy('id')->get()
+                ->filter(static fn (LookOwed $o): bool => $o->mayHaveIt());
             $open = Job::query()->whereIn('machine_id', $rest->pluck('machine_id'))->whereNull('finished_at')->get()->keyBy('machine_id');
             $worn = RedTag::worn($rest->pluck('machine_id'));
             $name = $this->name($campaign);
@@ -111,13 +110,17 @@ final readonly class KeepCampaign
                     $job,
                     $lead,
                     null,
-                    fn (Job $job): Said => $this->redTag->on($job, "{$name}: not looked at", $lead),
+                    fn (Job $job): Said => $this->redTag->on(
+                        $job,
+                        $name.($owed->affected === true ? ': found affected' : ': not looked at'),
+                        $lead,
+                    ),
                     byHand: false,
                 );
                 $tagged++;
             }
             if ($tagged === 0) {
-                throw Refused::because('campaign', 'Nothing is left to tag: what stands here was looked at, or wears a tag for it.');
+                throw Refused::because('campaign', 'Nothing is left to tag: what stands here is well or put right, or wears a tag for it.');
             }
             $campaign->update(['tagged_by' => $lead->id, 'tagged_at' => now()]);
         });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Fleet\Campaigns;
 
 use App\Machines\Machine;
+use App\Machines\Place;
 use App\Shop\Person;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -64,5 +65,12 @@ final class LookOwed extends Model
         $unlooked = $dangerous && $this->looked_at === null && $this->machine->place === 'owner';
 
         return $this->machine->owner_id !== null && $this->letter_at === null && ($this->affected === true || $unlooked);
+    }
+
+    /** Whether it stands here and may have what the campaign is about: nobody looked, or it was found and is not put right. */
+    public function mayHaveIt(): bool
+    {
+        return Place::from($this->machine->place)->isHere()
+            && ($this->looked_at === null || ($this->affected === true && $this->mended_at === null));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Fleet\Hold;
 
+use App\Machines\Machine;
 use App\Shop\Ability;
 use App\Shop\Here;
 use Illuminate\Support\Facades\DB;
@@ -26,11 +27,11 @@ final readonly class HoldQuery
         WITH came AS (
             SELECT machine_id, max(id) AS job,
                 string_agg(hours::text, ' ' ORDER BY hours, id) FILTER (WHERE kind = 'repair' AND hours IS NOT NULL) AS visits
-            FROM jobs GROUP BY machine_id)
+            FROM jobs WHERE ?::text IS NULL OR machine_id IN (SELECT id FROM machines WHERE family = ?) GROUP BY machine_id)
         SELECT m.id, m.tag, m.family, m.held_as, k.hours, c.hours AS since, j.visits, j.job
         FROM machines m JOIN machine_risks k ON k.machine_id = m.id LEFT JOIN came j ON j.machine_id = m.id
         JOIN LATERAL (SELECT hours FROM counters WHERE machine_id = m.id AND withdrawn_at IS NULL ORDER BY at, id LIMIT 1) c ON true
-        WHERE k.hours > c.hours
+        WHERE k.hours > c.hours AND (?::text IS NULL OR m.family = ?)
         SQL;
 
     /** Repairs of two years: who mended what, and whether the same fault came back within its warranty. */
@@ -64,8 +65,32 @@ final readonly class HoldQuery
     /** @return array{list<HoldLineView>, int} */
     private function machines(): array
     {
+        [$all, $holds] = $this->judged(null);
+        $lines = [];
+        foreach ($all as $i => $row) {
+            if ($holds[$i]->worthAWord()) {
+                $lines[] = $this->line($row, $holds[$i]);
+            }
+        }
+        usort($lines, static fn (HoldLineView $a, HoldLineView $b): int => [$b->sure, $a->tag] <=> [$a->sure, $b->tag]);
+
+        return [array_slice($lines, 0, self::MOST), count($all)];
+    }
+
+    /** One machine against its sisters; nothing while its counter was read once only. */
+    public function ofMachine(Machine $machine): ?HoldsNot
+    {
+        [$all, $holds] = $this->judged($machine->family);
+        $at = array_search($machine->id, array_map(static fn (stdClass $row): int => (int) $row->id, $all), true);
+
+        return $at === false ? null : $holds[$at];
+    }
+
+    /** @return array{list<stdClass>, list<HoldsNot>} */
+    private function judged(?string $family): array
+    {
         $families = $all = [];
-        foreach (DB::select(self::VISITS) as $row) {
+        foreach (DB::select(self::VISITS, [$family, $family, $family, $family]) as $row) {
             $visits = array_map(
                 static fn (string $h): float => (float) $h - (float) $row->since,
                 $row->visits === null ? [] : explode(' ', $row->visits),
@@ -77,17 +102,13 @@ final readonly class HoldQuery
             $families[$row->family]['hours'] = ($families[$row->family]['hours'] ?? 0.0) + $hours;
             $all[] = [$row, $visits, $hours];
         }
-        $lines = [];
-        foreach ($all as [$row, $visits, $hours]) {
-            $of = $families[$row->family];
-            $holds = HoldsNot::of($visits, $hours, $of['visits'] - count($visits), $of['hours'] - $hours);
-            if ($holds->worthAWord()) {
-                $lines[] = $this->line($row, $holds);
-            }
-        }
-        usort($lines, static fn (HoldLineView $a, HoldLineView $b): int => [$b->sure, $a->tag] <=> [$a->sure, $b->tag]);
 
-        return [array_slice($lines, 0, self::MOST), count($all)];
+        return [array_column($all, 0), array_map(static function (array $one) use ($families): HoldsNot {
+            [$row, $visits, $hours] = $one;
+            $of = $families[$row->family];
+
+            return HoldsNot::of($visits, $hours, $of['visits'] - count($visits), $of['hours'] - $hours);
+        }, $all)];
     }
 
     private function line(stdClass $row, HoldsNot $holds): HoldLineView

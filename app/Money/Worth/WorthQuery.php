@@ -7,6 +7,7 @@ namespace App\Money\Worth;
 use App\Diagnosis\Faults\Confirmed;
 use App\Intake\Job;
 use App\Intake\JobState;
+use App\Machines\KnowsIfItHolds;
 use App\Money\Buying\Offer;
 use App\Money\Charges\HandsOfJob;
 use App\Money\Charges\PartsOfJob;
@@ -28,6 +29,7 @@ final readonly class WorthQuery
         private DonorParts $donor,
         private Sales $sales,
         private EstimateQuery $estimate,
+        private KnowsIfItHolds $holds,
     ) {
     }
 
@@ -42,7 +44,10 @@ final readonly class WorthQuery
         $offer = Offer::query()->where('machine_id', $job->machine_id)->first();
         $sales = $this->sales->of($job->machine->family);
         $brings = $sellsAt ?? $offer->sells_minor ?? $this->sales->middle($job->machine->family);
-        $further = $this->further($state);
+        // of a job that is over it is asked whether the machine is worth another
+        $further = $job->isOpen() ? $this->further($state) : NextVisit::costs($job->machine);
+        $holds = $this->holds->of($job->machine, (float) Setting::whole('warranty_hours'));
+        $chance = min($this->chance(), $holds['chance'] ?? 1.0);
         $pieces = array_map(static fn (PieceWorth $p): PieceWorthView => new PieceWorthView(
             $p->part->position,
             $p->part->name,
@@ -65,7 +70,7 @@ final readonly class WorthQuery
             further: $further,
             donor: $donor->worth,
             asIs: max(0, ($asIs ?? 0) - ($asIs === null ? 0 : $selling)),
-            chance: $this->chance(),
+            chance: $chance,
             weeks: $job->machine->held_as === 'resale' ? RepairValue::WEEKS_TO_SELL : 0.0,
             weekCosts: 7 * PriceList::read()->idleDayMinor,
         );
@@ -80,19 +85,23 @@ final readonly class WorthQuery
             },
             $asIs,
             $further,
-            self::isOwners($job),
+            $job->isOpen() && self::isOwners($job),
+            ! $job->isOpen(),
             $donor->worth,
             $donor->howSure(),
             count($donor->pieces),
             array_slice($pieces, 0, self::PIECES),
-            round($this->chance(), 3),
+            round($chance, 3),
+            $holds['because'] ?? null,
             $worth?->mend,
             $worth?->best->value,
             $worth?->best->words(),
             $worth?->flipsAt,
             $worth->because ?? ($brings === null
                 ? 'No machine of this family was sold here yet: say what it brings mended.'
-                : 'Find knows nothing of it yet: what mending takes cannot be said.'),
+                : ($job->isOpen()
+                    ? 'Find knows nothing of it yet: what mending takes cannot be said.'
+                    : 'It never was here for a repair: what another takes cannot be said.')),
         );
     }
 

@@ -223,24 +223,26 @@
         {#if it.danger}
           <h2 class="mt-4">Danger</h2>
           {#if it.taggedBy}<p class="mt-1 text-sm">
-              {it.taggedBy} had red tags put on what nobody had looked at.
+              {it.taggedBy} had red tags put on what may have it.
             </p>{/if}
           {#if it.untagged > 0}
             <p class="mt-1 text-sm">
               <span class="fig">{it.untagged}</span>
-              {it.untagged === 1 ? 'machine stands' : 'machines stand'} here, not looked at and without a red tag.
+              {it.untagged === 1 ? 'machine stands' : 'machines stand'} here without a red tag, not looked at or
+              found affected.
             </p>
             {#if me.person.isLead && it.closedAt === null}
               {#if sure}
                 <p class="mt-1 text-sm">
-                  Each is booked in and unplugged until somebody has looked and a second person has signed.
+                  Each is booked in and unplugged until it was looked at, put right, and a second person has
+                  signed.
                 </p>
                 <div class="mt-2 flex flex-wrap gap-2">
                   <Button kind="red" busy={work.busy} onclick={tagTheRest}>Tag {it.untagged} machines</Button>
                   <Button kind="quiet" onclick={() => (sure = false)}>Not yet</Button>
                 </div>
               {:else}<div class="mt-2">
-                  <Button kind="red" onclick={() => (sure = true)}>Red tags on the rest</Button>
+                  <Button kind="red" onclick={() => (sure = true)}>Red tags on them</Button>
                 </div>{/if}
             {:else if it.closedAt === null}<p class="text-sm text-quiet">
                 A lead has red tags put on them.

@@ -49,7 +49,7 @@
         }),
       );
       wrote(client, 'looks', ['campaign', id], now);
-      last = `${tag}: ${affected ? 'affected' : 'well'}.`;
+      last = `${tag}: ${affected ? 'affected' : 'well'}.${affected && it?.danger ? ' Switch it off and pull its plug now.' : ''}`;
       [chosen, note] = [null, ''];
     });
 </script>

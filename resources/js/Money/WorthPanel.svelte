@@ -91,7 +91,11 @@
   <dl class="mt-2 grid grid-cols-[minmax(0,1fr)_auto] gap-x-3 text-sm">
     {#if worth.furtherMinor !== null}
       <dt class="text-quiet">
-        {worth.furtherIsCharged ? 'Still to be charged, proofs in' : 'Still to come, proofs in'}
+        {worth.furtherIsNextVisit
+          ? 'Another visit, as its last ones'
+          : worth.furtherIsCharged
+            ? 'Still to be charged, proofs in'
+            : 'Still to come, proofs in'}
       </dt>
       <dd class="fig text-right">{sum(worth.furtherMinor, me.currency)}</dd>
     {/if}
@@ -102,6 +106,7 @@
     <dt class="text-quiet">A mend holds in</dt>
     <dd class="text-right"><span class="fig">{percent(worth.chance)}</span> of 100</dd>
   </dl>
+  {#if worth.holdsNot}<p class="mt-1 text-sm text-waiting">It does not hold: {worth.holdsNot}</p>{/if}
   <Form class="mt-2 grid grid-cols-2 items-start gap-3" onsend={ask}>
     <SumField
       label="It sells for, mended"

@@ -2966,7 +2966,7 @@ export interface components {
             mended: number;
             /** @description affected machines whose owners were not written to */
             lettersOwed: number;
-            /** @description not looked at, here, and without a red tag */
+            /** @description here, not looked at or found affected and not put right, and without a red tag */
             untagged: number;
             said: string;
             machines: components["schemas"]["LookView"][];
@@ -5708,6 +5708,8 @@ export interface components {
             furtherMinor: number | null;
             /** @description it counts at what an owner is charged, not at what it costs the shop */
             furtherIsCharged: boolean;
+            /** @description the job is over: it is what another visit would cost, as its last ones did */
+            furtherIsNextVisit: boolean;
             donorMinor: number;
             /** @description how sure that is */
             donorSure: string;
@@ -5718,6 +5720,8 @@ export interface components {
              * @description that a mend holds
              */
             chance: number;
+            /** @description that it comes in too often, where it does */
+            holdsNot: string | null;
             /** @description what mending brings */
             mendMinor: number | null;
             /** @enum {string|null} */

@@ -136,6 +136,20 @@ final class PartRiskTest extends TestCase
         self::assertFalse(HoldsNot::of([], 1000.0, 3, 6000.0)->worthAWord());
     }
 
+    public function test_how_long_it_stays_out_goes_by_its_pace_where_it_gets_worse_and_else_by_all_its_visits(): void
+    {
+        $worse = HoldsNot::of([500.0, 800.0, 900.0, 950.0, 980.0, 995.0], 1000.0, 0, 0.0);
+        self::assertNotNull($worse->pace);
+        self::assertGreaterThan(Pace::SURE, $worse->pace->worse());
+        self::assertEqualsWithDelta(exp(-500 / $worse->pace->between), $worse->staysOut(500.0), 1e-12);
+        self::assertSame(1.0, $worse->staysOut(0.0));
+
+        // evenly, and far more often than its sisters: one in 200 h
+        $often = HoldsNot::of([200.0, 400.0, 600.0, 800.0, 999.0], 1000.0, 1, 20_000.0);
+        self::assertEqualsWithDelta(exp(-500 / 200), $often->staysOut(500.0), 1e-12);
+        self::assertNull(HoldsNot::of([500.0], 1000.0, 2, 2000.0)->staysOut(500.0), 'as others');
+    }
+
     public function test_what_it_says_of_a_machine_is_rounded_down_and_never_certain(): void
     {
         $holds = HoldsNot::of([200.0, 400.0, 600.0, 800.0, 900.0, 950.0, 980.0], 1000.0, 1, 60_000.0);
