@@ -6,6 +6,7 @@ namespace App\Fleet;
 
 use App\Diagnosis\Findings\HearsChecks;
 use App\Fleet\Campaigns\LookedInJob;
+use App\Fleet\Farm\KeepRacks;
 use App\Fleet\Hold\TellIfItHolds;
 use App\Fleet\Risks\Costs;
 use App\Fleet\Risks\ForetoldUse;
@@ -14,6 +15,7 @@ use App\Machines\Counter;
 use App\Machines\Fitting;
 use App\Machines\KnowsIfItHolds;
 use App\Machines\Machine;
+use App\Machines\Place;
 use App\Machines\ServiceDone;
 use App\Repair\Service\PlannedChange;
 use App\Stock\Orders\ForetellsUse;
@@ -42,6 +44,9 @@ final class FleetServiceProvider extends ServiceProvider
         Machine::updated(function (Machine $m): void {
             if ($m->wasChanged(['hours', 'family', 'place', 'prints_abrasive', 'prints_hot'])) {
                 $this->changed($m->id);
+            }
+            if ($m->wasChanged('place') && Place::from($m->place)->isGone()) {
+                $this->app->make(KeepRacks::class)->takeOut($m);
             }
         });
     }

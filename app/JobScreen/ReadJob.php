@@ -142,7 +142,9 @@ final readonly class ReadJob implements ShowJob
         $fault = $this->knowledge->faults[$confirmed->fault] ?? null;
         if ($fault?->sisters === null
             || $confirmed->superseded_at !== null
-            || Campaign::query()->where('fault', $fault->code)->where(fn ($q) => $q->whereNull('closed_at')->orWhere('job_id', $job->id))->exists()) {
+            || Campaign::query()->where('fault', $fault->code)
+                ->where(fn ($q) => $q->whereNull('closed_at')->orWhere('job_id', $job->id))
+                ->exists()) {
             return null;
         }
         $many = $this->sisters->of($fault, $job->machine)->count();

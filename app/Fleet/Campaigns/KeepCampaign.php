@@ -79,7 +79,8 @@ final readonly class KeepCampaign
     }
 
     /**
-     * Red tags on what is here and nobody has looked at, or was found affected and is not put right: each is booked in for it, for a red tag hangs on a job.
+     * Red tags on what is here and nobody has looked at, or was found affected and is not put right: each is booked
+     * in for it, for a red tag hangs on a job.
      *
      * @return int how many
      *

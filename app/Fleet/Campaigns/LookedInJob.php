@@ -23,7 +23,8 @@ final readonly class LookedInJob implements HearsChecks
             ->whereHas('campaign', static fn ($c) => $c->whereIn('look', $checks)->whereNotNull('fault')->whereNull('closed_at'))->get();
         foreach ($open as $owed) {
             $fault = $this->knowledge->faults[(string) $owed->campaign->fault] ?? null;
-            $signs = array_intersect($this->knowledge->checks[(string) $owed->campaign->look]->yields ?? [], array_keys($fault->shows ?? []));
+            $yields = $this->knowledge->checks[(string) $owed->campaign->look]->yields ?? [];
+            $signs = array_intersect($yields, array_keys($fault->shows ?? []));
             $owed->update([
                 'affected' => array_intersect($signs, $present) !== [],
                 'job_id' => $job->id,

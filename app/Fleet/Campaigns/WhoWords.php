@@ -33,9 +33,11 @@ final readonly class WhoWords
             default => '',
         };
 
+        $class = mb_strtolower($this->knowledge->partClasses[$text('class')] ?? $text('class'));
+
         return implode(', ', array_filter([
             implode(', ', $families),
-            isset($who['class']) ? 'all that have '.mb_strtolower($this->knowledge->partClasses[$text('class')] ?? $text('class')).', whoever made them' : '',
+            isset($who['class']) ? "all that have {$class}, whoever made them" : '',
             isset($who['part']) ? "with {$text('part')}".(isset($who['batch']) ? " of batch {$text('batch')}" : '') : '',
             $hours,
             self::HELD[$text('heldAs')] ?? '',

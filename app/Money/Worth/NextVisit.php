@@ -26,7 +26,8 @@ final class NextVisit
     /** @return int|null minor units; nothing where it never was here for a repair */
     public static function costs(Machine $machine): ?int
     {
-        $jobs = Job::query()->with('machine')->where('machine_id', $machine->id)->where('kind', JobKind::Repair)->whereNotNull('finished_at')
+        $jobs = Job::query()->with('machine')->where('machine_id', $machine->id)->where('kind', JobKind::Repair)
+            ->whereNotNull('finished_at')
             ->orderByDesc('id')
             ->limit(self::LAST)
             ->get();
