@@ -107,21 +107,30 @@ final class PartChoiceTest extends FarmTestCase
     {
         $this->part(2, 'heat-break-fan', 'FAN-1');
         $liner = $this->part(2);
-        $planned = fn (): array => $this->app->make(PlannedUse::class)->all();
         $this->job();
-        self::assertSame([], $planned(), 'nothing is found yet');
+        self::assertSame([], $this->planned(), 'nothing is found yet');
 
         $found = $this->job();
         $this->atFix($found);
-        self::assertSame([1, [$found->machine->tag]], array_values($planned()[$liner->id] ?? []));
+        self::assertSame([$liner->id => ['count' => 1, 'tags' => [$found->machine->tag]]], $this->planned());
         DB::table('diagnoses')->where('job_id', $found->id)->update(['superseded_at' => now()]);
-        self::assertSame([], $planned());
+        self::assertSame([], $this->planned());
 
         $service = $this->job();
         PlannedChange::query()->create(['job_id' => $service->id, 'position' => 'liner', 'part_class' => 'liner', 'guide' => null]);
-        self::assertSame(1, $planned()[$liner->id]['count'] ?? 0);
+        self::assertSame([$liner->id => ['count' => 1, 'tags' => [$service->machine->tag]]], $this->planned());
         DB::table('jobs')->where('id', $service->id)->update(['finished_at' => now()]);
-        self::assertSame([], $planned(), 'that is over');
+        self::assertSame([], $this->planned(), 'that is over');
+    }
+
+    /**
+     * @return array<int, array{count: int, tags: list<string>}>
+     *
+     * @phpstan-impure
+     */
+    private function planned(): array
+    {
+        return $this->app->make(PlannedUse::class)->all();
     }
 
     private function best(string $family): ?string
