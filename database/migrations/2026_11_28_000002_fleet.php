@@ -138,7 +138,9 @@ return new class extends Migration
             $table->index('part_class');
         });
         // few of many: what the clock does not change, and what nobody knows the age of
-        DB::statement('CREATE INDEX position_risks_by_chance ON position_risks (machine_id) WHERE change_at_h IS NULL');
+        foreach ([1, 2, 4, 8] as $weeks) {
+            DB::statement("CREATE INDEX position_risks_by_chance_{$weeks} ON position_risks (risk_{$weeks}) WHERE change_at_h IS NULL");
+        }
         DB::statement('CREATE INDEX position_risks_not_counted ON position_risks (machine_id) WHERE not_counted IS NOT NULL');
         Schema::create('machine_risks', function (Blueprint $table): void {
             $table->foreignId('machine_id')->primary()->constrained('machines');

@@ -71,13 +71,16 @@ final readonly class WillFailQuery
                 $works *= 1 - $part->risk;
             }
         }
+        $count = $this->ofFamily($this->farm(), $family)
+            ->selectRaw("count(*) AS all, count(*) FILTER (WHERE k.saves_{$weeks} > 0) AS worth")
+            ->first();
         $worked = LifeFit::query()->max('at');
         $money = Gate::allows(Ability::SeeMoney);
 
         return new WillFailView(
             weeks: $weeks,
-            machines: $this->ofFamily($this->farm(), $family)->count(),
-            worth: $this->ofFamily($this->farm(), $family)->where("k.saves_{$weeks}", '>', 0)->count(),
+            machines: (int) ($count->all ?? 0),
+            worth: (int) ($count->worth ?? 0),
             oneFails: 1 - $works,
             savesMinor: $money ? array_sum(array_map(static fn (VisitView $v): int => (int) $v->savesMinor, $visits)) : null,
             plannedMinor: $money ? array_sum(array_map(static fn (VisitView $v): int => (int) $v->plannedMinor, $visits)) : null,
