@@ -71,6 +71,16 @@ final class DemoFarmTest extends DemoTestCase
         self::assertStringContainsString('getting worse', implode(' ', array_column($hold->machines, 'because')));
     }
 
+    public function test_fans_are_changed_on_the_way_and_shift_no_rate_of_the_story(): void
+    {
+        $farm = DB::table('machines')->where('serial', 'like', 'FM%')->select('id');
+        $fans = DB::table('fittings')->whereIn('machine_id', $farm)->where('position', 'heat-break-fan')->whereNotNull('removed_at');
+
+        self::assertGreaterThan(5, (clone $fans)->where('ended_as', 'failed')->count());
+        self::assertSame(0, DB::table('diagnoses as d')->join('jobs as j', 'j.id', '=', 'd.job_id')
+            ->whereIn('j.machine_id', $farm)->where('d.fault', 'break-fan-failed')->count());
+    }
+
     public function test_what_was_fitted_ends_where_the_next_begins(): void
     {
         self::assertSame([], DB::select(

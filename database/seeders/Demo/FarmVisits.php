@@ -24,8 +24,8 @@ use Random\Randomizer;
  */
 final class FarmVisits
 {
-    /** Changed as a matter of course, not as a repair. */
-    private const IN_PASSING = ['nozzle'];
+    /** Changed on the way, seen or heard by whoever walks by: no repair was booked in for it. */
+    private const IN_PASSING = ['nozzle', 'heat-break-fan'];
 
     /** When hands are free again. */
     private ?Carbon $free = null;
