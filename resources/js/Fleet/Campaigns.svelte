@@ -39,14 +39,14 @@
     {/if}
     <ul class="mt-2 border-t border-line">
       {#each all as one (one.id)}
-        <li class={['rule-below', one.closed && 'opacity-70']}>
+        <li class="rule-below">
           <a
             class="grid items-center gap-x-5 py-2 hover:bg-wash focus-visible:bg-wash md:grid-cols-[minmax(0,1fr)_15rem_14rem]"
             data-line={one.id}
             href={p('/campaigns/:id', { params: { id: String(one.id) } })}
           >
             <span class="min-w-0">
-              <strong>{one.danger ? '△ ' : ''}{one.name}</strong>
+              <span class={one.closed ? '' : 'font-bold'}>{one.danger ? '△ ' : ''}{one.name}</span>
               <span class="block text-sm text-quiet"
                 >{origins[one.origin]}{one.closed ? '; ended' : ''}{one.assignedName
                   ? `; ${one.assignedName}`
