@@ -175,7 +175,7 @@ test('a donor gives a graded spare, a spool is weighed and its damp is a circums
   await donor.getByRole('button', { name: 'Onto the shelf' }).click();
   await expect(take).toHaveCount(0);
   await donor
-    .getByRole('link', { name: /^✓ taken: PART.*\.T/ })
+    .getByRole('link', { name: /^✓ taken: (FM-)?PART.*\.T/ })
     .first()
     .click();
   await expect(page.getByText('used, tested').first()).toBeVisible();
