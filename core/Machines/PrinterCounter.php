@@ -17,7 +17,10 @@ final readonly class PrinterCounter
      */
     public static function atWork(string $said): bool
     {
-        if (preg_match('/\b(echo:\s*busy|busy:\s*(processing|paused)|SD printing byte|print(ing)? (started|paused|resumed))/i', $said) === 1) {
+        if (preg_match(
+            '/\b(echo:\s*busy|busy:\s*(processing|paused)|SD printing byte|print(ing)? (started|paused|resumed))/i',
+            $said,
+        ) === 1) {
             return true;
         }
         preg_match_all('~\b[TB]\d?\s*:\s*-?[\d.]+\s*/\s*([\d.]+)~', $said, $targets);

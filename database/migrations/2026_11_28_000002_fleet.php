@@ -36,7 +36,10 @@ return new class extends Migration
             $table->decimal('had_hours', 10, 1)->nullable()->default(0);
         });
         DB::statement("ALTER TABLE fittings ADD CONSTRAINT fittings_life CHECK (ended_as IN ('failed','worked') AND had_hours >= 0)");
-        DB::statement("UPDATE fittings f SET had_hours = NULL FROM parts p WHERE p.id = f.part_id AND p.grade <> 'new' AND f.movement_id IS NOT NULL");
+        DB::statement(
+            "UPDATE fittings f SET had_hours = NULL FROM parts p
+                WHERE p.id = f.part_id AND p.grade <> 'new' AND f.movement_id IS NOT NULL",
+        );
         // what came with a machine ended when the first part took its place, and only that was written down
         DB::statement(<<<'SQL'
             WITH firsts AS (
@@ -214,6 +217,9 @@ return new class extends Migration
             $table->timestampTz('mended_at')->nullable();
             $table->timestampTz('letter_at')->nullable();
         });
-        DB::statement('ALTER TABLE looks_owed ADD CONSTRAINT looks_owed_mended CHECK ((mended_at IS NULL) = (mended_by IS NULL) AND (mended_at IS NULL OR affected))');
+        DB::statement(
+            'ALTER TABLE looks_owed ADD CONSTRAINT looks_owed_mended
+                CHECK ((mended_at IS NULL) = (mended_by IS NULL) AND (mended_at IS NULL OR affected))',
+        );
     }
 };

@@ -54,7 +54,10 @@ final class DemoFarmTest extends DemoTestCase
     {
         $abrasive = LifeFit::query()->where(['part_class' => 'nozzle', 'circumstance' => 'abrasive'])->firstOrFail();
         self::assertTrue($abrasive->life()->differs());
-        self::assertLessThan(0.7, $abrasive->mean_h / LifeFit::query()->where(['part_class' => 'nozzle', 'circumstance' => 'plain'])->firstOrFail()->mean_h);
+        self::assertLessThan(
+            0.7,
+            $abrasive->mean_h / LifeFit::query()->where(['part_class' => 'nozzle', 'circumstance' => 'plain'])->firstOrFail()->mean_h,
+        );
         self::assertSame(0, DB::table('position_risks as r')->join('machines as m', 'm.id', '=', 'r.machine_id')
             ->where(['r.part_class' => 'thermistor', 'm.held_as' => 'farm'])->where('r.saves_8', '>', 0)->count());
     }
@@ -84,7 +87,8 @@ final class DemoFarmTest extends DemoTestCase
     public function test_what_was_fitted_ends_where_the_next_begins(): void
     {
         self::assertSame([], DB::select(
-            'SELECT f.id FROM fittings f JOIN fittings n ON n.replaces_id = f.id WHERE f.removed_hours IS DISTINCT FROM n.fitted_hours OR f.removed_at <> n.fitted_at',
+            'SELECT f.id FROM fittings f JOIN fittings n ON n.replaces_id = f.id
+                WHERE f.removed_hours IS DISTINCT FROM n.fitted_hours OR f.removed_at <> n.fitted_at',
         ));
         self::assertSame([], DB::select('SELECT id FROM fittings WHERE removed_hours < fitted_hours'));
     }

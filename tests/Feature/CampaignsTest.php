@@ -103,7 +103,13 @@ final class CampaignsTest extends BenchTestCase
         $this->actingAs($tech);
         [$looked, $here, $away, $bench] = [$this->machine(), $this->machine(), $this->machine('tern-220', 'owner'), $this->machine()];
         [$has, $mended] = [$this->machine(), $this->machine()];
-        foreach ([[$looked, 'service'], [$here, 'service'], [$away, 'owner'], [$has, 'service'], [$mended, 'service']] as [$machine, $place]) {
+        foreach ([
+            [$looked, 'service'],
+            [$here, 'service'],
+            [$away, 'owner'],
+            [$has, 'service'],
+            [$mended, 'service'],
+        ] as [$machine, $place]) {
             $machine->update(['place' => $place]);
         }
         $job = $this->job($bench);
@@ -118,8 +124,15 @@ final class CampaignsTest extends BenchTestCase
         $this->assertRefused($this->send('POST', "/campaigns/{$calm}/red-tags"), 409, 'campaign', 'nothing dangerous');
         $tagged = $this->send('POST', "/campaigns/{$id}/red-tags")->assertOk();
 
-        self::assertEqualsCanonicalizing([$here->id, $bench->id, $has->id], RedTag::query()->pluck('machine_id')->all(), 'what is with its owner gets a letter');
-        self::assertSame(['bench', $job->id], [$here->refresh()->place, (int) DB::table('red_tags')->where('machine_id', $bench->id)->value('job_id')]);
+        self::assertEqualsCanonicalizing(
+            [$here->id, $bench->id, $has->id],
+            RedTag::query()->pluck('machine_id')->all(),
+            'what is with its owner gets a letter',
+        );
+        self::assertSame(
+            ['bench', $job->id],
+            [$here->refresh()->place, (int) DB::table('red_tags')->where('machine_id', $bench->id)->value('job_id')],
+        );
         self::assertSame(0, $tagged->json('untagged'));
         self::assertStringContainsString('found affected', RedTag::query()->where('machine_id', $has->id)->firstOrFail()->reason);
         self::assertNotNull($tagged->json('taggedBy'));

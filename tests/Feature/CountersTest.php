@@ -62,7 +62,11 @@ final class CountersTest extends BenchTestCase
             PHP, $heard = (string) tempnam(sys_get_temp_dir(), 'heard')], [1 => ['pipe', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes);
         self::assertIsResource($working);
         try {
-            foreach ([[$idle, $at], [$bench, $at], [$busy, (int) substr((string) strrchr(trim((string) fgets($pipes[1])), ':'), 1)]] as [$machine, $port]) {
+            foreach ([
+                [$idle, $at],
+                [$bench, $at],
+                [$busy, (int) substr((string) strrchr(trim((string) fgets($pipes[1])), ':'), 1)],
+            ] as [$machine, $port]) {
                 $machine->update(['printer_host' => '127.0.0.1', 'printer_port' => $port, 'place' => 'service']);
             }
             $bench->update(['place' => 'bench']);
@@ -108,7 +112,12 @@ final class CountersTest extends BenchTestCase
         self::assertNull($machine->refresh()->counter_wonder);
         $this->travel(3)->hours();
         self::assertTrue($note->told($machine->refresh(), 14.5));
-        self::assertEqualsWithDelta(1414.5, (float) $machine->refresh()->hours, 24.0, 'it goes on from where the old one stood, with what ran unread');
+        self::assertEqualsWithDelta(
+            1414.5,
+            (float) $machine->refresh()->hours,
+            24.0,
+            'it goes on from where the old one stood, with what ran unread',
+        );
     }
 
     /**

@@ -100,7 +100,10 @@ final class FleetTest extends FarmTestCase
         $parts = collect((array) $visits[$old->tag]['parts'])->keyBy('position');
         self::assertTrue($parts->has('heat-break-fan'));
         self::assertFalse($parts->has('thermistor'), 'it fails by chance: not by the clock');
-        self::assertSame(['change-fans', 1, false], [$parts['heat-break-fan']['guide'], $parts['heat-break-fan']['free'], $parts['heat-break-fan']['planned']]);
+        self::assertSame(
+            ['change-fans', 1, false],
+            [$parts['heat-break-fan']['guide'], $parts['heat-break-fan']['free'], $parts['heat-break-fan']['planned']],
+        );
         self::assertGreaterThan(0, $visits[$old->tag]['savesMinor']);
         self::assertStringContainsString('Change it at about', $parts['heat-break-fan']['because']);
 
@@ -110,7 +113,11 @@ final class FleetTest extends FarmTestCase
         $job = $this->getJson('/api/v1/jobs/'.$made->json('jobs.0.job'))->assertOk();
         self::assertSame(['service', 'Change before it fails: Heat-break fan, Nozzle'], [$job->json('kind'), $job->json('complaint')]);
         self::assertSame($visits[$bench->tag]['openJob'], $made->json('jobs.1.job'), 'what lies open gets it into its job');
-        self::assertSame(1, (int) Reservation::query()->where('job_id', $made->json('jobs.0.job'))->sum('quantity'), 'the fan there is promised');
+        self::assertSame(
+            1,
+            (int) Reservation::query()->where('job_id', $made->json('jobs.0.job'))->sum('quantity'),
+            'the fan there is promised',
+        );
         $this->assertRefused(
             $this->send('POST', '/fleet/service-jobs', ['visits' => [['tag' => $old->tag, 'positions' => ['nozzle']]]]),
             409,
@@ -187,8 +194,18 @@ final class FleetTest extends FarmTestCase
         [$one, $two] = [$this->running(100.0), $this->running(200.0)];
         $this->workOut();
         $rack = $this->send('POST', '/fleet/racks', ['name' => 'Row A', 'shelves' => 2, 'places' => 4])->assertOk()->json('id');
-        $this->assertRefused($this->send('POST', '/fleet/racks', ['name' => 'row a', 'shelves' => 1, 'places' => 1]), 409, 'name', 'already');
-        $this->assertRefused($this->send('POST', '/fleet/racks', ['name' => 'B', 'shelves' => 0, 'places' => 1]), 422, 'shelves', '1 to 12');
+        $this->assertRefused(
+            $this->send('POST', '/fleet/racks', ['name' => 'row a', 'shelves' => 1, 'places' => 1]),
+            409,
+            'name',
+            'already',
+        );
+        $this->assertRefused(
+            $this->send('POST', '/fleet/racks', ['name' => 'B', 'shelves' => 0, 'places' => 1]),
+            422,
+            'shelves',
+            '1 to 12',
+        );
         $stand = fn (Machine $m, int $shelf, int $place, bool $swap = false) => $this->send('POST', '/fleet/standing', [
             'tag' => $m->tag, 'rack' => $rack, 'shelf' => $shelf, 'place' => $place, 'swap' => $swap,
         ]);
@@ -210,7 +227,10 @@ final class FleetTest extends FarmTestCase
         $this->send('PUT', "/fleet/racks/{$rack}", ['name' => 'Row A', 'shelves' => 2, 'places' => 6, 'version' => 1])->assertStatus(409);
         $this->send('POST', '/fleet/standing', ['tag' => $one->tag, 'rack' => null])->assertOk();
         self::assertSame([null, null], $where()[$one->tag]);
-        self::assertStringContainsString($two->tag.',tern-220,service,"Row A, window",1,1,200', (string) $this->get('/files/farm.csv')->assertOk()->getContent());
+        self::assertStringContainsString(
+            $two->tag.',tern-220,service,"Row A, window",1,1,200',
+            (string) $this->get('/files/farm.csv')->assertOk()->getContent(),
+        );
         $this->send('DELETE', "/fleet/racks/{$rack}")->assertOk();
         self::assertSame([], $this->getJson('/api/v1/fleet/farm')->json('racks'));
     }
@@ -227,7 +247,10 @@ final class FleetTest extends FarmTestCase
         $of = collect((array) $farm->json('machines'))->keyBy('tag');
 
         self::assertEqualsCanonicalizing([$worn->tag, $bench->tag], $of->keys()->all(), 'owners’ machines are not of the farm');
-        self::assertSame(['plug brown', $job->id, 'Make safe'], [$of[$bench->tag]['redTag'], $of[$bench->tag]['openJob'], $of[$bench->tag]['station']]);
+        self::assertSame(
+            ['plug brown', $job->id, 'Make safe'],
+            [$of[$bench->tag]['redTag'], $of[$bench->tag]['openJob'], $of[$bench->tag]['station']],
+        );
         self::assertGreaterThan(0.15, $of[$worn->tag]['risk']);
         self::assertNotNull($of[$worn->tag]['worst']);
         self::assertSame('bedslinger', $farm->json('families.0.motion'));
@@ -283,7 +306,10 @@ final class FleetTest extends FarmTestCase
             }
         }
         $own = $this->getJson('/api/v1/fleet/hold')->assertOk();
-        self::assertSame([[$bo->name, 2, 1]], array_map(static fn (array $p): array => [$p['name'], $p['jobs'], $p['cameBack']], (array) $own->json('people')));
+        self::assertSame(
+            [[$bo->name, 2, 1]],
+            array_map(static fn (array $p): array => [$p['name'], $p['jobs'], $p['cameBack']], (array) $own->json('people')),
+        );
         self::assertSame([['Heat-break fan failed', 2, 1]], array_map(
             static fn (array $p): array => [$p['name'], $p['jobs'], $p['cameBack']],
             (array) $own->json('faults'),

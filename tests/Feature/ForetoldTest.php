@@ -21,7 +21,8 @@ final class ForetoldTest extends FarmTestCase
         $this->changed($own, 'heat-break-fan', 1990.0, $fan);
         $this->changed($owner, 'heat-break-fan', 1990.0, $fan);
         DB::table('movements')->insert([
-            'part_id' => $fan->id, 'kind' => 'used', 'quantity' => -3, 'value_minor' => 0, 'bin' => '', 'person_id' => $this->lead->id, 'at' => now(),
+            'part_id' => $fan->id, 'kind' => 'used', 'quantity' => -3, 'value_minor' => 0, 'bin' => '',
+            'person_id' => $this->lead->id, 'at' => now(),
         ]);
         $figures = new StockFigures([$fan->id]);
 

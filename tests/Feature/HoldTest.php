@@ -35,7 +35,11 @@ final class HoldTest extends FarmTestCase
         self::assertEqualsWithDelta($holds->sure(), $line['sure'], 0.01);
         self::assertStringContainsString('6 visits in 2,000 h, its sisters one in 1,8', $line['because']);
         self::assertStringContainsString('getting worse', $line['because']);
-        self::assertSame(DB::table('jobs')->where('machine_id', $bad->id)->max('id'), $line['job'], 'worth another? is asked of its last job');
+        self::assertSame(
+            DB::table('jobs')->where('machine_id', $bad->id)->max('id'),
+            $line['job'],
+            'worth another? is asked of its last job',
+        );
     }
 
     public function test_whether_it_is_worth_another_is_reckoned_with_its_pace_and_what_its_visits_cost(): void
@@ -60,7 +64,10 @@ final class HoldTest extends FarmTestCase
             $this->visit($good = $this->running($hours), $hours / 2);
         }
         $this->workOut();
-        $worth = fn (Machine $m): array => (array) $this->getJson('/api/v1/jobs/'.DB::table('jobs')->where('machine_id', $m->id)->max('id').'/money?sellsAt=20000')
+        $worth = fn (Machine $m): array => (array) $this->getJson('/api/v1/jobs/'.DB::table('jobs')->where(
+            'machine_id',
+            $m->id,
+        )->max('id').'/money?sellsAt=20000')
             ->assertOk()->json('worth');
         $holds = HoldsNot::of([900.0, 1400.0, 1650.0, 1800.0, 1900.0, 1960.0], 2000.0, 3, 5400.0);
 
@@ -127,7 +134,11 @@ final class HoldTest extends FarmTestCase
             self::lines($hold->json('faults')),
         ));
         $this->actingAs($imre);
-        self::assertSame([[$imre->name, 1, 1]], self::lines($this->getJson('/api/v1/fleet/hold')->json('people')), 'everybody sees themselves');
+        self::assertSame(
+            [[$imre->name, 1, 1]],
+            self::lines($this->getJson('/api/v1/fleet/hold')->json('people')),
+            'everybody sees themselves',
+        );
     }
 
     public function test_another_fault_in_the_warranty_is_no_comeback_of_this_one(): void
@@ -137,7 +148,8 @@ final class HoldTest extends FarmTestCase
         $job = $this->mended($machine, 'belt-slack', [$bo]);
         $again = $this->visit($machine, 990.0);
         DB::table('diagnoses')->insert([
-            'job_id' => $again, 'fault' => 'tube-cooked', 'probability' => 0.9, 'person_id' => $bo->id, 'at' => now(), 'comeback_of' => $job,
+            'job_id' => $again, 'fault' => 'tube-cooked', 'probability' => 0.9, 'person_id' => $bo->id,
+            'at' => now(), 'comeback_of' => $job,
         ]);
 
         self::assertSame([[$bo->name, 1, 0]], self::lines($this->getJson('/api/v1/fleet/hold')->json('people')));

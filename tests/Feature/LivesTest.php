@@ -86,10 +86,17 @@ final class LivesTest extends FarmTestCase
         $third = $this->running(2000.0);
         $this->changed($third, 'heat-break-fan', 1500.0, $used);
         $this->workOut();
-        $groups = LifeFit::query()->where('part_class', 'heat-break-fan')->get()->keyBy(static fn (LifeFit $f): string => $f->group()->key());
+        $groups = LifeFit::query()->where(
+            'part_class',
+            'heat-break-fan',
+        )->get()->keyBy(static fn (LifeFit $f): string => $f->group()->key());
 
         self::assertSame([2, 4], [$groups['heat-break-fan|||']->failures, $groups['heat-break-fan|||']->running]);
-        self::assertSame([0, 2], [$groups["heat-break-fan|{$ball->id}||"]->failures, $groups["heat-break-fan|{$ball->id}||"]->running], 'a used one is of its make');
+        self::assertSame(
+            [0, 2],
+            [$groups["heat-break-fan|{$ball->id}||"]->failures, $groups["heat-break-fan|{$ball->id}||"]->running],
+            'a used one is of its make',
+        );
         self::assertArrayNotHasKey("heat-break-fan|{$used->id}||", $groups->all());
         self::assertSame([1, 1], [$groups['heat-break-fan||heron-cx|']->failures, $groups['heat-break-fan|||abrasive']->failures]);
         self::assertSame(1, $groups['heat-break-fan|||plain']->failures);

@@ -73,7 +73,10 @@ final class PartChoiceTest extends FarmTestCase
         self::assertLessThanOrEqual(5, count(DB::getQueryLog()));
         DB::disableQueryLog();
 
-        self::assertSame(['HEA-B', 'LIN-B', 'NOZ-B'], array_map(static fn (Part $p): string => $p->number, array_values($best['heron-cx'])));
+        self::assertSame(
+            ['HEA-B', 'LIN-B', 'NOZ-B'],
+            array_map(static fn (Part $p): string => $p->number, array_values($best['heron-cx'])),
+        );
         self::assertSame('NOZ-C', $best['bittern-ht']['nozzle']->number);
         self::assertArrayNotHasKey('belt', $best['tern-220'], 'there is none');
         self::assertSame([], PartChoice::best([], $this->app->make(Knowledge::class)));
@@ -92,7 +95,11 @@ final class PartChoiceTest extends FarmTestCase
 
         $this->app->make(NoteSupply::class)->note($part, $slow, 'S1', 10, 3000);
         $this->app->make(NoteSupply::class)->note($part, $quick, 'M1', 4, 1600);
-        self::assertSame([300.0, 4.0], [$costs()['costs']['heat-break-fan'], $costs()['waiting']['heat-break-fan']], 'cheapest, and quickest');
+        self::assertSame(
+            [300.0, 4.0],
+            [$costs()['costs']['heat-break-fan'], $costs()['waiting']['heat-break-fan']],
+            'cheapest, and quickest',
+        );
 
         $stock->receive($part, 2, 500, null, $this->lead);
         $stock->receive($part, 2, 700, null, $this->lead);

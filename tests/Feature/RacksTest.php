@@ -59,7 +59,12 @@ final class RacksTest extends FarmTestCase
         foreach ([['name' => ''], ['shelves' => 13], ['places' => 41], ['places' => 0], ['shelves' => 1.5]] as $wrong) {
             $this->send('POST', '/fleet/racks', $wrong + ['name' => 'Row B', 'shelves' => 1, 'places' => 1])->assertStatus(422);
         }
-        $this->assertRefused($this->send('PUT', "/fleet/racks/{$rack->id}", ['name' => 'Row A', 'shelves' => 1, 'places' => 1]), 422, 'version', '');
+        $this->assertRefused(
+            $this->send('PUT', "/fleet/racks/{$rack->id}", ['name' => 'Row A', 'shelves' => 1, 'places' => 1]),
+            422,
+            'version',
+            '',
+        );
         self::assertSame(['Row A'], Rack::query()->pluck('name')->all());
     }
 
@@ -69,7 +74,12 @@ final class RacksTest extends FarmTestCase
             $this->rack("Rack {$i}");
         }
 
-        $this->assertRefused($this->send('POST', '/fleet/racks', ['name' => 'one more', 'shelves' => 1, 'places' => 1]), 409, 'name', '60 racks');
+        $this->assertRefused(
+            $this->send('POST', '/fleet/racks', ['name' => 'one more', 'shelves' => 1, 'places' => 1]),
+            409,
+            'name',
+            '60 racks',
+        );
     }
 
     public function test_who_only_looks_and_who_mends_draw_no_racks(): void
@@ -80,7 +90,11 @@ final class RacksTest extends FarmTestCase
         $this->getJson('/api/v1/fleet/farm')->assertOk();
         $this->send('POST', '/fleet/racks', ['name' => 'Row B', 'shelves' => 1, 'places' => 1])->assertStatus(403);
         $this->send('DELETE', "/fleet/racks/{$rack->id}")->assertStatus(403);
-        $this->send('POST', '/fleet/standing', ['tag' => $machine->tag, 'rack' => $rack->id, 'shelf' => 1, 'place' => 1])->assertStatus(403);
+        $this->send(
+            'POST',
+            '/fleet/standing',
+            ['tag' => $machine->tag, 'rack' => $rack->id, 'shelf' => 1, 'place' => 1],
+        )->assertStatus(403);
         self::assertSame([1, 0], [Rack::query()->count(), DB::table('rack_places')->count()]);
     }
 
@@ -90,7 +104,10 @@ final class RacksTest extends FarmTestCase
         $rack = $this->rack('=Row A');
         $this->stand($heron, $rack, 1, 1);
         $this->workOut();
-        $tags = fn (string $query): array => array_column((array) $this->getJson("/api/v1/fleet/farm{$query}")->assertOk()->json('machines'), 'tag');
+        $tags = fn (string $query): array => array_column(
+            (array) $this->getJson("/api/v1/fleet/farm{$query}")->assertOk()->json('machines'),
+            'tag',
+        );
 
         self::assertEqualsCanonicalizing([$tern->tag, $heron->tag], $tags(''));
         self::assertSame([$tern->tag], $tags('?family=tern-220'));

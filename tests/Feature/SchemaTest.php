@@ -72,7 +72,12 @@ final class SchemaTest extends BenchTestCase
 
             self::assertSame(
                 [['dust-under-printer', 'fault', 1, false]],
-                DB::table('campaigns')->get()->map(static fn (object $c): array => [$c->fault, $c->origin, $c->job_id, $c->dangerous])->all(),
+                DB::table('campaigns')->get()->map(static fn (object $c): array => [
+                    $c->fault,
+                    $c->origin,
+                    $c->job_id,
+                    $c->dangerous,
+                ])->all(),
             );
             self::assertSame([[1, true, 'thick', 1.0], [2, null, null, 1.0]], DB::table('looks_owed')->orderBy('id')->get()->map(
                 static fn (object $look): array => [$look->machine_id, $look->affected, $look->note, (float) $look->harm],

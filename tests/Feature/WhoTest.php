@@ -39,7 +39,10 @@ final class WhoTest extends FarmTestCase
         $this->assertWho([$old], ['rack' => $rack->id], 'Row A');
         $this->assertRefused($this->begin(['rack' => $rack->id, 'families' => ['heron-cx']]), 422, 'who', 'over nothing');
         $this->app->make(KeepRacks::class)->takeDown($rack);
-        self::assertStringContainsString('a rack that is gone', (string) json_encode($this->getJson('/api/v1/campaigns/'.DB::table('campaigns')->max('id'))->json()));
+        self::assertStringContainsString(
+            'a rack that is gone',
+            (string) json_encode($this->getJson('/api/v1/campaigns/'.DB::table('campaigns')->max('id'))->json()),
+        );
     }
 
     public function test_hours_are_those_it_has_run_since_it_was_read(): void
@@ -97,6 +100,10 @@ final class WhoTest extends FarmTestCase
      */
     private function begin(array $who): TestResponse
     {
-        return $this->send('POST', '/campaigns', ['origin' => 'thought', 'title' => 'Clamps', 'lookFor' => 'layers on the clamp', 'who' => $who]);
+        return $this->send(
+            'POST',
+            '/campaigns',
+            ['origin' => 'thought', 'title' => 'Clamps', 'lookFor' => 'layers on the clamp', 'who' => $who],
+        );
     }
 }

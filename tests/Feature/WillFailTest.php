@@ -110,7 +110,10 @@ final class WillFailTest extends FarmTestCase
         $this->read($owner, 2600.0);
         $owner->update(['place' => 'owner']);
         $this->workOut();
-        $tags = fn (string $query): array => array_column((array) $this->getJson("/api/v1/fleet/risks?weeks=8{$query}")->assertOk()->json('visits'), 'tag');
+        $tags = fn (string $query): array => array_column(
+            (array) $this->getJson("/api/v1/fleet/risks?weeks=8{$query}")->assertOk()->json('visits'),
+            'tag',
+        );
 
         self::assertEqualsCanonicalizing([$tern->tag, $heron->tag], $tags(''));
         self::assertSame([$heron->tag], $tags('&family=heron-cx'));
@@ -130,7 +133,10 @@ final class WillFailTest extends FarmTestCase
         self::assertArrayHasKey('thermistor', $chance);
         self::assertNull($chance['thermistor']['changeAtHours']);
         self::assertStringContainsString('Not by the clock', $chance['thermistor']['because']);
-        self::assertNotContains('thermistor', array_column(array_merge(...array_column((array) $risks->json('visits'), 'parts')), 'position'));
+        self::assertNotContains(
+            'thermistor',
+            array_column(array_merge(...array_column((array) $risks->json('visits'), 'parts')), 'position'),
+        );
     }
 
     public function test_a_machine_nobody_read_foretells_nothing(): void
@@ -153,7 +159,10 @@ final class WillFailTest extends FarmTestCase
         self::assertGreaterThan(0.05, $expected());
         $job = $this->make([[$machine, ['heat-break-fan']]]);
         self::assertSame([1, 'service', 'bench'], [
-            (int) Reservation::query()->where(['job_id' => $job->id, 'part_id' => $fan->id])->sum('quantity'), $job->kind->value, $machine->refresh()->place,
+            (int) Reservation::query()->where([
+                'job_id' => $job->id,
+                'part_id' => $fan->id,
+            ])->sum('quantity'), $job->kind->value, $machine->refresh()->place,
         ]);
         self::assertSame(0.0, $expected(), 'what is promised is not foretold besides');
 
@@ -163,7 +172,10 @@ final class WillFailTest extends FarmTestCase
             'part' => 'FAN-1', 'quantity' => 1, 'position' => 'heat-break-fan', 'oldEnded' => 'worked',
         ])->assertOk();
         $changes = $this->getJson("/api/v1/jobs/{$job->id}/fix")->assertOk()->json('changes');
-        self::assertSame([['heat-break-fan', true]], array_map(static fn (array $c): array => [$c['position'], $c['done']], (array) $changes));
+        self::assertSame(
+            [['heat-break-fan', true]],
+            array_map(static fn (array $c): array => [$c['position'], $c['done']], (array) $changes),
+        );
         self::assertSame(0, (int) Reservation::query()->where('job_id', $job->id)->sum('quantity'));
         self::assertSame(1, Part::query()->findOrFail($fan->id)->on_hand);
         $this->workOut();

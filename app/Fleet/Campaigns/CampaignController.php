@@ -43,8 +43,7 @@ final readonly class CampaignController
     {
         Gate::authorize(Ability::Work);
         $machines = $who->of(WhoRules::read($request, 'who'));
-        $runs = array_filter(Place::cases(), static fn (Place $p): bool => $p->runs());
-        $running = array_map(static fn (Place $p): string => $p->value, $runs);
+        $running = Place::running();
 
         return new WhoView(
             (clone $machines)->count(),

@@ -11,6 +11,7 @@ use App\Machines\HoursQuery;
 use App\Machines\Machine;
 use App\Machines\Place;
 use App\Machines\ServiceQuery;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use OddBench\Fleet\LifeBook;
@@ -38,9 +39,7 @@ final readonly class KeepRisks
     /** @return int of how many machines */
     public function all(): int
     {
-        $gone = Machine::query()->whereIn('place', Place::gone())->select('id');
-        DB::table('position_risks')->whereIn('machine_id', $gone)->delete();
-        DB::table('machine_risks')->whereIn('machine_id', $gone)->delete();
+        self::forgetGone(Machine::query());
         $done = 0;
         Machine::query()->whereNotIn('place', Place::gone())->chunkById(self::CHUNK, function (Collection $machines) use (&$done): void {
             /** @var Collection<int, Machine> $machines */
@@ -77,11 +76,21 @@ final readonly class KeepRisks
     /** @param  list<int>  $machines  ids */
     public function these(array $machines): void
     {
-        $gone = Machine::query()->whereKey($machines)->whereIn('place', Place::gone())->select('id');
-        DB::table('position_risks')->whereIn('machine_id', $gone)->delete();
-        DB::table('machine_risks')->whereIn('machine_id', $gone)->delete();
+        self::forgetGone(Machine::query()->whereKey($machines));
         $this->of(Machine::query()->whereKey($machines)->whereNotIn('place', Place::gone())->orderBy('id')->get());
         ForetoldUse::sumUp(array_values(Machine::query()->whereKey($machines)->distinct()->pluck('family')->all()));
+    }
+
+    /**
+     * What does not come back into use is foretold nothing.
+     *
+     * @param  Builder<Machine>  $machines
+     */
+    private static function forgetGone(Builder $machines): void
+    {
+        $gone = $machines->whereIn('place', Place::gone())->select('id');
+        DB::table('position_risks')->whereIn('machine_id', $gone)->delete();
+        DB::table('machine_risks')->whereIn('machine_id', $gone)->delete();
     }
 
     /** @param  Collection<int, Machine>  $machines */

@@ -79,7 +79,9 @@ final class DemoScale
             DB::table('fittings')->insert($chunk);
         }
         DB::insert(
-            "INSERT INTO counters (machine_id, at, hours, source) SELECT m.id, now() - make_interval(days => d), 1500 * (300 - d) / 300, 'typed' FROM machines m, unnest(ARRAY[300, 150, 60, 1]) AS d WHERE m.serial LIKE 'SC%'",
+            "INSERT INTO counters (machine_id, at, hours, source)
+                SELECT m.id, now() - make_interval(days => d), 1500 * (300 - d) / 300, 'typed'
+                FROM machines m, unnest(ARRAY[300, 150, 60, 1]) AS d WHERE m.serial LIKE 'SC%'",
         );
         DB::table('machines')->where('serial', 'like', 'SC%')->update([
             'place' => 'service',

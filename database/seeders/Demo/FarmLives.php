@@ -18,7 +18,10 @@ final class FarmLives
 {
     /** class of part => its makes: name, cost, bin, shape, mean print hours; the first is what machines come with */
     public const LAWS = [
-        'heat-break-fan' => [['Fan 40 × 10, sleeve bearing', 330, 'F1', 2.4, 2300.0], ['Fan 40 × 10, ball bearing', 690, 'F1', 3.0, 4300.0]],
+        'heat-break-fan' => [
+            ['Fan 40 × 10, sleeve bearing', 330, 'F1', 2.4, 2300.0],
+            ['Fan 40 × 10, ball bearing', 690, 'F1', 3.0, 4300.0],
+        ],
         'part-fan' => [['Blower 5015, farm stock', 410, 'F1', 2.5, 2900.0]],
         'drive-gear' => [['Drive gear, farm stock', 310, 'F2', 3.2, 2500.0]],
         'belt' => [['Belt set, farm stock', 540, 'F2', 3.0, 3600.0]],
@@ -97,7 +100,14 @@ final class FarmLives
         $make = $makes > 1 && $this->random->getInt(1, 100) <= self::BETTER_PCT ? 1 : 0;
         $sits[$position->code] = $this->fitted($position, $make, $at, $abrasive);
 
-        return ['at' => $at, 'position' => $position->code, 'class' => $position->partClass, 'make' => $make, 'failed' => $failed, 'with' => $with];
+        return [
+            'at' => $at,
+            'position' => $position->code,
+            'class' => $position->partClass,
+            'make' => $make,
+            'failed' => $failed,
+            'with' => $with,
+        ];
     }
 
     /** @return array{from: float, fails: float, make: int} */

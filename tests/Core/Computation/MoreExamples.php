@@ -24,7 +24,10 @@ final class MoreExamples
                 ['findings' => ['finding-7' => 'present'], 'rates' => ['bench_minute' => 2.5], 'untold' => 'unknown'],
                 ['findings' => [], 'red_tag' => true],
             ],
-            'campaign' => [['fleet' => 80, 'looked' => 70, 'affected' => 3], ['fleet' => 12, 'looked' => 0, 'affected' => 0, 'level' => 0.8]],
+            'campaign' => [
+                ['fleet' => 80, 'looked' => 70, 'affected' => 3],
+                ['fleet' => 12, 'looked' => 0, 'affected' => 0, 'level' => 0.8],
+            ],
             'failure-risk' => [['shape' => 0.8, 'scale_h' => 900, 'age_h' => 0, 'next_h' => 40]],
             'planned-change' => [
                 ['shape' => 1, 'scale_h' => 5000, 'planned_cost' => 500, 'failure_cost' => 7000],

@@ -14,7 +14,9 @@ use PHPUnit\Framework\TestCase;
 
 final class ChangeNowTest extends TestCase
 {
-    /** R 4.2: integrate(function(t) pweibull(t, 2.5, 2817.651, lower = FALSE), a, a + h)$value / pweibull(a, 2.5, 2817.651, lower = FALSE) */
+    /**
+     * R 4.2: S <- function(t) pweibull(t, 2.5, 2817.651, lower = FALSE); integrate(S, a, a + h)$value / S(a)
+     */
     public function test_the_hours_it_still_runs(): void
     {
         $life = Weibull::of(2.5, 2817.651);
@@ -33,7 +35,11 @@ final class ChangeNowTest extends TestCase
 
     public function test_it_pays_from_the_cheapest_age_on_and_not_before(): void
     {
-        foreach ([[2.5, 2817.651, 1770.0, 7770.0], [1.5, 900.0, 400.0, 2500.0], [6.0, 1500.0, 3000.0, 4200.0]] as [$shape, $scale, $planned, $failure]) {
+        foreach ([
+            [2.5, 2817.651, 1770.0, 7770.0],
+            [1.5, 900.0, 400.0, 2500.0],
+            [6.0, 1500.0, 3000.0, 4200.0],
+        ] as [$shape, $scale, $planned, $failure]) {
             $life = Weibull::of($shape, $scale);
             $policy = ChangeAge::of($life, $planned, $failure);
             $at = (float) $policy->at;
@@ -66,7 +72,12 @@ final class ChangeNowTest extends TestCase
     /** Leaving it alone is the cheapest at every age before the cheapest one: the value of what is left follows from its own next hours. */
     public function test_what_is_left_of_a_part_is_worth_the_same_seen_from_later(): void
     {
-        foreach ([[2.5, 2817.651, 1770.0, 7770.0], [1.4, 900.0, 700.0, 800.0], [1.0, 900.0, 700.0, 5000.0], [0.7, 900.0, 700.0, 5000.0]] as [$shape, $scale, $planned, $failure]) {
+        foreach ([
+            [2.5, 2817.651, 1770.0, 7770.0],
+            [1.4, 900.0, 700.0, 800.0],
+            [1.0, 900.0, 700.0, 5000.0],
+            [0.7, 900.0, 700.0, 5000.0],
+        ] as [$shape, $scale, $planned, $failure]) {
             $life = Weibull::of($shape, $scale);
             $policy = ChangeAge::of($life, $planned, $failure);
             self::assertEqualsWithDelta(0.0, $policy->over(0.0), 1e-6 * $failure, 'a new one costs nothing over a new one');

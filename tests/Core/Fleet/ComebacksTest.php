@@ -14,7 +14,11 @@ final class ComebacksTest extends TestCase
     /** R 4.2: poisson.test(9, 4.2)$conf.int; poisson.test(0, 3.1)$conf.int; poisson.test(30, 41)$conf.int */
     public function test_the_limits_are_the_exact_ones(): void
     {
-        foreach ([[9, 4.2, 0.9798507375, 4.0678103456], [0, 3.1, 0.0, 1.189961114], [30, 41.0, 0.4936798542, 1.0445576926]] as [$back, $expected, $low, $high]) {
+        foreach ([
+            [9, 4.2, 0.9798507375, 4.0678103456],
+            [0, 3.1, 0.0, 1.189961114],
+            [30, 41.0, 0.4936798542, 1.0445576926],
+        ] as [$back, $expected, $low, $high]) {
             $comebacks = Comebacks::of(array_fill(0, 100, $expected / 100), $back);
             self::assertEqualsWithDelta([$low, $high], $comebacks->interval(), 1e-8);
             self::assertEqualsWithDelta($back / $expected, $comebacks->ratio(), 1e-9);
@@ -45,7 +49,11 @@ final class ComebacksTest extends TestCase
     /** R: 1 - pbinom(own - 1, own + others, hours/(hours + others' hours), lower = FALSE) */
     public function test_a_machine_against_its_sisters(): void
     {
-        foreach ([[4, 400, 12, 8400, 0.9949986791], [1, 500, 3, 1200, 0.2482728895], [7, 900, 70, 9000, 0.4425681294]] as [$own, $hours, $others, $theirs, $sure]) {
+        foreach ([
+            [4, 400, 12, 8400, 0.9949986791],
+            [1, 500, 3, 1200, 0.2482728895],
+            [7, 900, 70, 9000, 0.4425681294],
+        ] as [$own, $hours, $others, $theirs, $sure]) {
             self::assertEqualsWithDelta($sure, AgainstSisters::of($own, $hours, $others, $theirs)->sure, 1e-9);
         }
         $fourth = AgainstSisters::of(4, 400, 12, 8400);

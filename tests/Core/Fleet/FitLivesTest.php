@@ -84,7 +84,8 @@ final class FitLivesTest extends TestCase
         self::assertEqualsWithDelta(320.0, $of('abrasive')->life->mean(), 40.0);
         self::assertEqualsWithDelta(700.0, $of('plain')?->life->mean() ?? 0.0, 70.0);
         self::assertTrue($of('heated')?->group->isAll(), 'of which nothing was seen');
-        self::assertTrue($this->book($this->fit($alike))->lifeOf(self::part(hours: 9.0, end: null, circumstance: 'abrasive'))?->group->isAll());
+        $same = $this->book($this->fit($alike))->lifeOf(self::part(hours: 9.0, end: null, circumstance: 'abrasive'));
+        self::assertTrue($same?->group->isAll());
     }
 
     /** R 4.2, survival 3.5: 2 · (ll(a) + ll(b) − ll(a and b)) with ll <- survreg(Surv(t, d) ~ 1, dist = "weibull")$loglik[1] */
@@ -128,7 +129,10 @@ final class FitLivesTest extends TestCase
         self::assertEqualsWithDelta(1200.0, $of([])?->life->mean(), 1e-6);
         $few = [self::part('heron-cx', hours: 2400.0, end: LifeEnd::Failed)];
         self::assertEqualsWithDelta(1200.0, $of($few)?->life->mean(), 1e-6, 'others of the class say nothing of it yet');
-        $many = array_map(static fn (int $i): SeenPart => self::part('heron-cx', hours: 1800.0 + 100 * $i, end: LifeEnd::Failed), range(0, 7));
+        $many = array_map(
+            static fn (int $i): SeenPart => self::part('heron-cx', hours: 1800.0 + 100 * $i, end: LifeEnd::Failed),
+            range(0, 7),
+        );
         self::assertGreaterThan(2000.0, $of($many)?->life->mean());
         foreach ($lives->of([self::part(hours: 400.0, end: LifeEnd::Failed)]) as $group) {
             self::assertSame($group->group->family === null ? 2500.0 : 1200.0, $group->tradeHours, $group->group->key());
@@ -141,7 +145,12 @@ final class FitLivesTest extends TestCase
 
         self::assertSame([], $this->fit([$board]));
         self::assertNull($this->book([])->lifeOf($board));
-        self::assertEqualsWithDelta(2500.0, $this->book([])->lifeOf(self::part(hours: 1.0, end: null))?->life->mean(), 1e-6, 'the trade’s word');
+        self::assertEqualsWithDelta(
+            2500.0,
+            $this->book([])->lifeOf(self::part(hours: 1.0, end: null))?->life->mean(),
+            1e-6,
+            'the trade’s word',
+        );
     }
 
     public function test_what_does_not_count_is_counted_by_its_reason(): void

@@ -33,7 +33,13 @@ final class SparesForecastTest extends TestCase
         $count = FailureCount::of(array_map(static fn (int $i): float => $i / 100, range(1, 40)));
 
         self::assertEqualsWithDelta(8.2, $count->expected, 1e-12);
-        foreach ([2 => 0.00506271909388, 5 => 0.13252068931294, 8 => 0.56171936364381, 11 => 0.90812931373526, 14 => 0.99277962513583] as $n => $atMost) {
+        foreach ([
+            2 => 0.00506271909388,
+            5 => 0.13252068931294,
+            8 => 0.56171936364381,
+            11 => 0.90812931373526,
+            14 => 0.99277962513583,
+        ] as $n => $atMost) {
             self::assertEqualsWithDelta($atMost, $count->atMost($n), 1e-12);
         }
         self::assertSame([8, 10, 11, 12, 14], array_map($count->quantile(...), [0.5, 0.8, 0.9, 0.95, 0.99]));

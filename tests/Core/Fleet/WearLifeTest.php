@@ -16,7 +16,8 @@ use Random\Randomizer;
 
 /**
  * Shape and scale against R 4.2, survival 3.5: s <- survreg(Surv(t, d) ~ 1, dist = "weibull"); 1/s$scale; exp(coef(s)). The mean’s
- * bounds against its profile in R, both ends by uniroot(function(m) optimize(loglik with the mean held)$objective − max + qchisq(.95, 1)/2).
+ * bounds against its profile in R, both ends by uniroot(function(m)
+ * optimize(loglik with the mean held)$objective − max + qchisq(.95, 1)/2).
  */
 final class WearLifeTest extends TestCase
 {
@@ -175,7 +176,10 @@ final class WearLifeTest extends TestCase
 
     public function test_scale_of_the_hours_does_not_matter(): void
     {
-        $told = (new WearLife)->compute(['failed_h' => array_map(static fn (int $h): float => $h * 100.0, self::WHEELS[0]), 'method' => 'ml']);
+        $told = (new WearLife)->compute([
+            'failed_h' => array_map(static fn (int $h): float => $h * 100.0, self::WHEELS[0]),
+            'method' => 'ml',
+        ]);
         $same = (new WearLife)->compute(['failed_h' => self::WHEELS[0], 'method' => 'ml']);
 
         self::assertEqualsWithDelta($same['shape'], $told['shape'], 1e-9);

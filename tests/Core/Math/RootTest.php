@@ -13,7 +13,11 @@ final class RootTest extends TestCase
     public function test_roots_that_are_known(): void
     {
         // Wallis’ equation x³ − 2x − 5 = 0, the first Newton’s method was tried on: 2.0945514815423265
-        self::assertEqualsWithDelta(2.0945514815423265, Root::between(static fn (float $x): float => $x ** 3 - 2 * $x - 5, 2.0, 3.0), 1e-12);
+        self::assertEqualsWithDelta(
+            2.0945514815423265,
+            Root::between(static fn (float $x): float => $x ** 3 - 2 * $x - 5, 2.0, 3.0),
+            1e-12,
+        );
         // the fixed point of the cosine: 0.7390851332151607
         self::assertEqualsWithDelta(0.7390851332151607, Root::between(static fn (float $x): float => cos($x) - $x, 0.0, 1.0), 1e-12);
     }

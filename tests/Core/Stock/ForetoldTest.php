@@ -17,9 +17,21 @@ final class ForetoldTest extends TestCase
     public function test_what_is_foretold_for_some_spans_is_asked_for_another(): void
     {
         $spans = [1 => new Foretold(1.0, 0.8, 20), 2 => new Foretold(1.8, 1.4, 20), 4 => new Foretold(4.0, 3.0, 20)];
-        foreach ([[0.0, 0.0, 0.0], [0.5, 0.5, 0.4], [1.0, 1.0, 0.8], [3.0, 2.9, 2.2], [4.0, 4.0, 3.0], [6.0, 6.0, 4.5]] as [$weeks, $mean, $variance]) {
+        foreach ([
+            [0.0, 0.0, 0.0],
+            [0.5, 0.5, 0.4],
+            [1.0, 1.0, 0.8],
+            [3.0, 2.9, 2.2],
+            [4.0, 4.0, 3.0],
+            [6.0, 6.0, 4.5],
+        ] as [$weeks, $mean, $variance]) {
             $foretold = Foretold::within($weeks, $spans);
-            self::assertEqualsWithDelta([$mean, $variance, 20], [$foretold->expected, $foretold->variance, $foretold->inUse], 1e-12, "{$weeks} weeks");
+            self::assertEqualsWithDelta(
+                [$mean, $variance, 20],
+                [$foretold->expected, $foretold->variance, $foretold->inUse],
+                1e-12,
+                "{$weeks} weeks",
+            );
         }
         $both = Foretold::together([new Foretold(1.0, 0.8, 20), new Foretold(0.35, 0.3, 4)]);
         self::assertEqualsWithDelta([1.35, 1.1, 24], [$both->expected, $both->variance, $both->inUse], 1e-12);
