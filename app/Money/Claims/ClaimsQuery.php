@@ -6,6 +6,7 @@ namespace App\Money\Claims;
 
 use App\Money\Terms\PriceList;
 use App\Shop\ShopDay;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
@@ -67,8 +68,9 @@ final readonly class ClaimsQuery
     {
         $before = $answered->get($claim->against);
         [$won, $lost] = [(int) ($before->won ?? 0), (int) ($before->lost ?? 0)];
-        $heard = $claim->said->where('said_by', 'they')->max('said_on') ?? $claim->at;
-        $silent = max(0.0, $heard->diffInDays(now(), false));
+        // by the shop's calendar: what was said this morning is not half a day of silence by the evening
+        $heard = $claim->said->where('said_by', 'they')->max('said_on')?->toDateString() ?? $this->day->of($claim->at);
+        $silent = max(0.0, Carbon::parse($heard)->diffInDays(Carbon::parse($this->day->today()), false));
         $chance = ClaimChance::of($won, $lost, $silent);
         $job = $claim->job;
         $idle = $job !== null && $job->isOpen() && $job->waits_for === 'claim'
