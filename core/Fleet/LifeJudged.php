@@ -36,6 +36,23 @@ final readonly class LifeJudged
         return [min($shares), max($shares)];
     }
 
+    /**
+     * The law and how sure it is, by the names everybody asks for it.
+     *
+     * @return array{shape: float, scale_h: float, mean_h: float, low_h: float, high_h: float|null, method: 'ml'|'weibayes'}
+     */
+    public function figures(): array
+    {
+        return [
+            'shape' => $this->life->shape,
+            'scale_h' => $this->life->scale,
+            'mean_h' => $this->life->mean(),
+            'low_h' => $this->low,
+            'high_h' => $this->high,
+            'method' => $this->method,
+        ];
+    }
+
     /** One plain sentence with the figures in it. */
     public function because(): string
     {

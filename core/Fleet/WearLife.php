@@ -48,15 +48,7 @@ final readonly class WearLife implements Computation
         );
         $fields->done();
 
-        return [
-            'shape' => $judged->life->shape,
-            'scale_h' => $judged->life->scale,
-            'mean_h' => $judged->life->mean(),
-            'low_h' => $judged->low,
-            'high_h' => $judged->high,
-            'method' => $judged->method,
-            'because' => $judged->because(),
-        ];
+        return [...$judged->figures(), 'because' => $judged->because()];
     }
 
     /**

@@ -9,6 +9,7 @@
   import Press from '@/ui/Press.svelte';
   import Problem from '@/ui/Problem.svelte';
   import { Work } from '@/ui/work.svelte';
+  import HadItFailed from './HadItFailed.svelte';
 
   /** Turns a rail to a fresh face, or takes a part out for good. */
   let { job }: { job: Job } = $props();
@@ -91,15 +92,7 @@
           { code: 'lost', name: 'lost' },
         ]}
       />
-      {#if became !== ''}<Press
-          label="Had it failed?"
-          bind:value={ended}
-          choices={[
-            { code: '', name: 'as the job says' },
-            { code: 'failed', name: 'it had failed' },
-            { code: 'worked', name: 'it still worked' },
-          ]}
-        />
+      {#if became !== ''}<HadItFailed bind:ended />
         <div><Button busy={work.busy} onclick={remove}>Taken out</Button></div>{/if}
       {#if work.refusal}<Problem message={work.refusal.message} />{/if}
     {/if}

@@ -12,6 +12,7 @@
   import Problem from '@/ui/Problem.svelte';
   import Select from '@/ui/Select.svelte';
   import { Work } from '@/ui/work.svelte';
+  import HadItFailed from './HadItFailed.svelte';
 
   /** Takes a part from its bin and fits it into a position. */
   let { job, wanted, open = $bindable(false) }: { job: Job; wanted: string[]; open?: boolean } = $props();
@@ -139,15 +140,7 @@
           { code: '', name: 'not said' },
         ]}
       />
-      <Press
-        label="Had it failed?"
-        bind:value={ended}
-        choices={[
-          { code: '', name: 'as the job says' },
-          { code: 'failed', name: 'it had failed' },
-          { code: 'worked', name: 'it still worked' },
-        ]}
-      />
+      <HadItFailed bind:ended />
       {#if part.grade !== 'new'}
         <div class="w-56">
           <Field
