@@ -200,6 +200,15 @@ test('guides, papers and a rail that is turned once', async ({ page }) => {
   await atPosition(page, 'Y rail left');
   await expect(page.getByText(/no fresh face is left/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Turned to a fresh face' })).toBeHidden();
+  // taken out for good, though it still worked: a life that did not end by failing
+  await expect(page.getByRole('radio', { name: 'it still worked' })).toBeHidden();
+  await page.getByRole('radio', { name: 'spare, untested' }).click();
+  await page.getByRole('radio', { name: 'it still worked' }).click();
+  const out = page.waitForRequest((one) => one.method() === 'POST' && one.url().includes('/positions/'));
+  await page.getByRole('button', { name: 'Taken out' }).click();
+  expect((await out).postDataJSON()).toMatchObject({ became: 'spare', ended: 'worked' });
+  await atPosition(page, 'Y rail left');
+  await expect(page.getByText(/nothing in it now/)).toBeVisible();
   await page.setViewportSize({ width: 768, height: 1000 });
   await fitsAcross(page);
 });

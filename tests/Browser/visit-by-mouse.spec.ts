@@ -74,7 +74,13 @@ test('a broken machine comes in, is found out, mended, proved and sent out @toda
   await page.getByRole('button', { name: /^Use a part/ }).click();
   await page.getByRole('button', { name: /^Liner 4\/2 mm, 60 mm/ }).click();
   await expect(page.getByRole('radio', { name: 'Liner' })).toBeChecked();
+  await expect(page.getByRole('radio', { name: 'as the job says' })).toBeChecked();
+  await page.getByRole('radio', { name: 'it had failed' }).click();
+  const taken = page.waitForRequest(
+    (one) => one.method() === 'POST' && /\/api\/v1\/jobs\/\d+\/parts$/.test(one.url()),
+  );
   await page.getByRole('button', { name: 'Take from bin' }).click();
+  expect((await taken).postDataJSON()).toMatchObject({ oldEnded: 'failed' });
   await expect(page.getByText('1 × Liner 4/2 mm, 60 mm')).toBeVisible();
   await page.getByRole('button', { name: 'Done so: Liner cooked' }).click();
   await expect(page.getByText('✓ mend noted')).toBeVisible();
