@@ -35,7 +35,10 @@ final class EdgesTest extends TestCase
         yield 'a shape of nothing' => [static fn () => Weibull::of(0.0, 100.0), static fn () => Weibull::of(0.2, 100.0)];
         yield 'a scale of nothing' => [static fn () => Weibull::of(2.0, 0.0), static fn () => Weibull::of(2.0, 0.01)];
         yield 'a shape without end' => [static fn () => Weibull::of(INF, 100.0), static fn () => Weibull::of(30.0, 100.0)];
-        yield 'more affected than looked at' => [static fn () => Affected::of(10, 3, 4, 0.95), static fn () => Affected::of(10, 3, 3, 0.95)];
+        yield 'more affected than looked at' => [
+            static fn () => Affected::of(10, 3, 4, 0.95),
+            static fn () => Affected::of(10, 3, 3, 0.95),
+        ];
         yield 'more looked at than there are' => [static fn () => Affected::of(3, 4, 0, 0.95), static fn () => Affected::of(4, 4, 0, 0.95)];
         yield 'fewer affected than none' => [static fn () => Affected::of(3, 2, -1, 0.95), static fn () => Affected::of(3, 2, 0, 0.95)];
         yield 'as sure as that nobody is' => [static fn () => Affected::of(3, 2, 1, 1.0), static fn () => Affected::of(3, 2, 1, 0.9999)];
