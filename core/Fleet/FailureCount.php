@@ -49,6 +49,22 @@ final readonly class FailureCount
         return min(1.0, array_sum(array_slice($this->terms, 0, max(0, $n + 1))));
     }
 
+    /**
+     * P(at least n fail) from n = 0 on, until it is less likely than this.
+     *
+     * @param  float  $hardly  above 0
+     * @return list<float>
+     */
+    public function atLeast(float $hardly): array
+    {
+        $chances = [];
+        for ($n = 0, $p = 1.0; $p >= $hardly; $n++, $p = 1 - $this->atMost($n - 1)) {
+            $chances[] = $p;
+        }
+
+        return $chances;
+    }
+
     /** The smallest n with P(failures ≤ n) ≥ p, p from 0 to below 1. */
     public function quantile(float $p): int
     {

@@ -16,6 +16,9 @@ final readonly class SparesForecast implements Computation
 
     private const MOST_PARTS = 5_000;
 
+    /** What is less likely is not told. */
+    private const HARDLY = 1e-6;
+
     public function name(): string
     {
         return 'spares-forecast';
@@ -42,19 +45,8 @@ final readonly class SparesForecast implements Computation
         return [
             'expected' => $count->expected,
             'quantiles' => $quantiles,
-            'at_least' => self::atLeast($count),
+            'at_least' => $count->atLeast(self::HARDLY),
             'because' => $count->because(count($chances)),
         ];
-    }
-
-    /** @return list<float> P(at least n fail) from n = 0 on, until less than one in a million */
-    private static function atLeast(FailureCount $count): array
-    {
-        $chances = [];
-        for ($n = 0, $p = 1.0; $p >= 1e-6; $n++, $p = 1 - $count->atMost($n - 1)) {
-            $chances[] = $p;
-        }
-
-        return $chances;
     }
 }

@@ -103,7 +103,7 @@ final readonly class LifeQuery
             aheadHours: $ahead,
             inUse: count($running),
             expected: $count->expected,
-            atLeast: self::atLeast($count),
+            atLeast: $count->atLeast(self::HARDLY),
             enough: $count->quantile(0.9),
             makes: $this->lines->of(self::seen($fits->whereNotNull('part_id'))),
             families: $this->lines->of(self::seen($fits->whereNotNull('family'))),
@@ -234,17 +234,6 @@ final readonly class LifeQuery
         }
 
         return $views;
-    }
-
-    /** @return list<float> */
-    private static function atLeast(FailureCount $count): array
-    {
-        $chances = [];
-        for ($n = 0, $p = 1.0; $p >= self::HARDLY; $n++, $p = 1 - $count->atMost($n - 1)) {
-            $chances[] = $p;
-        }
-
-        return $chances;
     }
 
     /** @param  list<SeenAt>  $parts */

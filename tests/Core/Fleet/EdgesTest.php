@@ -181,6 +181,9 @@ final class EdgesTest extends TestCase
         self::assertEqualsWithDelta([0.75, 0.25, 0.0], [$count->exactly(0), $count->exactly(1), $count->exactly(2)], 1e-15);
         self::assertSame([0, 1], [$count->quantile(0.75), $count->quantile(0.7501)]);
         self::assertEqualsWithDelta(0.0, $count->atMost(-1), 0);
+        self::assertEqualsWithDelta([1.0, 0.25], $count->atLeast(0.2), 1e-15);
+        self::assertEqualsWithDelta([1.0], $count->atLeast(0.3), 1e-15);
+        self::assertCount(3, FailureCount::of([0.5, 0.5])->atLeast(0.25), 'as likely as that is told');
     }
 
     public function test_what_wears_out_by_chance_or_early_is_never_changed_by_the_clock(): void
