@@ -10,6 +10,7 @@ final readonly class BenchFigures
     /**
      * @param  array<string, float>  $reach  state => minutes of hands and waiting until a cold, closed machine is in it
      * @param  array<string, float>  $prove  stage => minutes of hands one proof of it takes
+     * @param  array<string, float>  $proveAlone  stage => minutes it then goes by itself
      * @param  float  $comeback  minutes a machine costs that comes back unmended, besides the mend itself
      * @param  float  $redTagFrom  probability of a dangerous fault, 0 to 1, from which the machine is unplugged
      * @param  float  $waitingDay  minutes a day costs that a machine stands waiting for a part
@@ -29,6 +30,7 @@ final readonly class BenchFigures
         public float $waitingDays = 0.0,
         public array $usuallyTold = [0.0, []],
         public float $dig = 60.0,
+        private array $proveAlone = [],
     ) {
     }
 
@@ -42,5 +44,11 @@ final readonly class BenchFigures
     public function minutesToProve(Stage $stage): float
     {
         return $this->prove[$stage->value];
+    }
+
+    /** Minutes a stage of proof goes by itself after its hands. */
+    public function aloneToProve(Stage $stage): float
+    {
+        return $this->proveAlone[$stage->value] ?? 0.0;
     }
 }

@@ -141,7 +141,7 @@ final class GuideReader
             $timer->wrong('most', 'must not be less than minutes');
         }
 
-        return new Timer($timer->text('name'), $minutes, $most);
+        return new Timer($timer->text('name'), $minutes, $most, $timer->yes('oven'));
     }
 
     private static function off(Entry $of): ?TakenOff

@@ -34,6 +34,7 @@ final class SheetReader
             waitingDays: $entry->number('waiting_days', 0, 100),
             usuallyTold: [$entry->number('usually_told', 0, 0.99, 0.4), $entry->codes('usually_told_of')],
             dig: $entry->number('dig_minutes', 1, 1000, 60),
+            proveAlone: $this->minutes($entry, 'minutes_alone_to_prove', Stage::cases()),
         );
         array_push($this->mistakes, ...$entry->mistakes());
 

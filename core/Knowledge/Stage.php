@@ -32,4 +32,10 @@ enum Stage: string
             self::Long => 'A long or demanding print',
         };
     }
+
+    /** Whether something is heated in it. */
+    public function isHot(): bool
+    {
+        return ! in_array($this, [self::Cold, self::Power, self::Motion], true);
+    }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace OddBench\Knowledge;
 
-/** How long a step is waited for: from so many minutes to at most so many. */
+/** How long a step is waited for: from so many minutes to at most so many; oven: in the shop’s dryer, without the machine. */
 final readonly class Timer
 {
-    public function __construct(public string $name, public float $minutes, public ?float $most)
+    public function __construct(public string $name, public float $minutes, public ?float $most, public bool $oven = false)
     {
     }
 

@@ -251,6 +251,24 @@ enum Quantity
 
     case SureLevel;
 
+    case PlanMinute;
+
+    case PlanDue;
+
+    case PlanWeight;
+
+    case StepMinutes;
+
+    case StepAlone;
+
+    case AheadMinutes;
+
+    case DayMinutes;
+
+    case PartDays;
+
+    case LateDays;
+
     /** @return array{float|int, float|int, string} least, most, unit */
     public function bounds(): array
     {
@@ -375,6 +393,15 @@ enum Quantity
             self::ChangeCost => [0.01, 100_000_000, ''],
             self::FleetSize => [0, 20_000, 'machines'],
             self::SureLevel => [0.5, 0.9999, ''],
+            self::PlanMinute => [0, 200_000, 'min'],
+            self::PlanDue => [-200_000, 200_000, 'min'],
+            self::PlanWeight => [0, 1_000_000, ''],
+            self::StepMinutes => [0, 10_000, 'min'],
+            self::StepAlone => [0, 100_000, 'min'],
+            self::AheadMinutes => [0, 1_000_000, 'min'],
+            self::DayMinutes => [1, 10_000, 'min'],
+            self::PartDays => [0, 400, 'days'],
+            self::LateDays => [-60, 365, 'days'],
         };
     }
 }

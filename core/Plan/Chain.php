@@ -1,0 +1,301 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Plan;
+
+use OddBench\Intake\Station;
+use OddBench\Knowledge\Guide;
+use OddBench\Knowledge\GuideStep;
+use OddBench\Knowledge\Heat;
+use OddBench\Knowledge\Knowledge;
+use OddBench\Knowledge\Stage;
+use OddBench\Knowledge\State;
+use OddBench\Knowledge\Timer;
+use OddBench\Knowledge\Traits;
+use OddBench\Proof\ProofPlan;
+use OddBench\Repair\LearningCurve;
+
+/** From how far a job is to the chain of its steps: hands, what goes by itself, who must be there, who may do it. */
+final readonly class Chain
+{
+    /** Minutes of hands (common practice). */
+    private const ANSWER = 2;
+
+    private const TELL = 3;
+
+    private const MEASURE_RED_TAG = 5;
+
+    private const COUNTERSIGN = 2;
+
+    private const PUT_BACK = 2;
+
+    private const SEND_OUT = 5;
+
+    /** Nobody begins something else for less. */
+    private const WORTH_LEAVING = 8.0;
+
+    /** A mend that is opened for is done by guide where there is one. */
+    private const MAINS = 'mains';
+
+    private const LEAD = 'lead';
+
+    public function __construct(private Knowledge $knowledge)
+    {
+    }
+
+    /** @return list<ChainStep> */
+    public function of(JobAhead $job): array
+    {
+        $steps = array_map(
+            static fn (array $timer): ChainStep => new ChainStep($timer[0], $job->station, 0, $timer[1], begun: true),
+            array_slice($this->longest($job->timers), 0, 1),
+        );
+        if ($job->station === Station::Release) {
+            return [...$steps, $this->sendOut()];
+        }
+        $earned = $job->earned;
+        if (! $job->station->comesAfter(Station::Diagnosis)) {
+            $steps = [...$steps, ...$this->find($job)];
+        }
+        if (! $job->station->comesAfter(Station::Repair)) {
+            $steps = [...$steps, ...$this->fix($job)];
+        }
+        if ($earned->redTag) {
+            $steps = [...$steps, ...$this->redTag($job)];
+            $earned = $earned->withoutRedTag();
+        }
+
+        return [...$steps, ...$this->prove($job->owed ?? $this->owedBy($job), $earned), $this->sendOut()];
+    }
+
+    /**
+     * A guide in steps of hands and of waiting, for everybody who is known to take more or less than usual.
+     *
+     * @param  array<string, LearningCurve>  $curves
+     * @param  array<string, int>  $times
+     * @param  list<string>  $rights
+     * @return list<ChainStep>
+     */
+    public function guide(Guide $guide, Earned $earned, array $curves = [], array $times = [], array $rights = [], ?string $part = null): array
+    {
+        $school = $guide->schools()[0] ?? null;
+        $all = array_values($guide->stepsOf($school));
+        $each = 1 / count($all);
+        $usual = $guide->practised;
+        $by = [];
+        foreach ($curves as $name => $curve) {
+            $by[$name] = $curve->minutes(($times[$name] ?? 0) + 1);
+        }
+        $steps = [];
+        $share = 0.0;
+        $beside = 0.0;
+        foreach ($all as $i => $step) {
+            $share += $each;
+            $timer = $step->timer;
+            if ($timer === null) {
+                continue;
+            }
+            [$watch, $because] = $this->whileWaiting($step, $timer, $earned);
+            if ($watch === Watch::Beside || $timer->minutes < self::WORTH_LEAVING || $i === count($all) - 1) {
+                // whoever does it stays for that
+                $beside += $timer->minutes;
+
+                continue;
+            }
+            $steps[] = $this->segment($guide->name, $steps, $share, $beside, $usual, $by, $timer, $watch, $because, $rights, $part);
+            [$share, $beside, $part] = [0.0, 0.0, null];
+        }
+        if ($share > 0.0) {
+            $steps[] = $this->segment($guide->name, $steps, $share, $beside, $usual, $by, null, Watch::Nobody, '', $rights, $part);
+        }
+
+        return $steps;
+    }
+
+    /**
+     * The proofs that are missing, stage by stage.
+     *
+     * @param  list<array{Stage, string, string}>  $owed
+     * @return list<ChainStep>
+     */
+    public function prove(array $owed, Earned $earned): array
+    {
+        $steps = [];
+        foreach (Stage::cases() as $stage) {
+            $of = array_values(array_filter($owed, static fn (array $one): bool => $one[0] === $stage));
+            if ($of === []) {
+                continue;
+            }
+            $alone = (int) round($this->knowledge->bench->aloneToProve($stage));
+            [$watch, $because] = $alone > 0 ? $earned->proving($stage) : [Watch::Nobody, ''];
+            $steps[] = new ChainStep(
+                'Prove: '.lcfirst(count($of) === 1 ? $of[0][1] : $stage->words()),
+                Station::Proof,
+                (int) ceil(count($of) * $this->knowledge->bench->minutesToProve($stage)),
+                $alone,
+                $watch,
+                $because,
+                hot: $stage->isHot(),
+            );
+            $earned = $earned->after($stage, array_column($of, 2));
+        }
+
+        return $steps;
+    }
+
+    /** @return list<ChainStep> */
+    private function find(JobAhead $job): array
+    {
+        $steps = [];
+        if (in_array($job->station, [Station::Intake, Station::Safety], true)) {
+            $steps[] = new ChainStep('Safety questions', Station::Safety, self::ANSWER);
+        }
+        if ($job->look !== null) {
+            [$name, $minutes, $qualified] = $job->look;
+            $steps[] = new ChainStep($name, Station::Diagnosis, max(1, (int) ceil($minutes)), rights: $qualified ? [self::MAINS] : []);
+        } elseif ($job->mend === [] && $job->guides === [] && $job->tasks === []) {
+            $steps[] = new ChainStep('Say what it does', Station::Diagnosis, self::TELL);
+        }
+        if ($job->search >= 1.0) {
+            $steps[] = new ChainStep('Go on looking', Station::Diagnosis, (int) ceil($job->search));
+        }
+
+        return $steps;
+    }
+
+    /** @return list<ChainStep> */
+    private function fix(JobAhead $job): array
+    {
+        $steps = [];
+        foreach ($job->mend as $code) {
+            $fault = $this->knowledge->faults[$code];
+            $rights = $fault->forQualified($job->traits) ? [self::MAINS] : [];
+            $classes = array_values(array_diff($fault->mend()->parts, $job->classes));
+            $guide = $this->guideFor($code, $job->traits);
+            if ($guide !== null) {
+                $curves = $job->curves[$guide->code] ?? [];
+                $steps = [
+                    ...$steps,
+                    ...$this->guide($guide, $job->earned, $curves, $job->times[$guide->code] ?? [], $rights, $classes[0] ?? null),
+                ];
+
+                continue;
+            }
+            $way = $this->knowledge->bench->minutesToReach(State::Open);
+            $steps[] = new ChainStep(
+                "Mend: {$fault->name}",
+                Station::Repair,
+                (int) ceil($fault->mend()->minutes + $way),
+                rights: $rights,
+                part: $classes[0] ?? null,
+            );
+        }
+        foreach ($job->guides as $code) {
+            $guide = $this->knowledge->guides[$code];
+            $steps = [...$steps, ...$this->guide($guide, $job->earned, $job->curves[$code] ?? [], $job->times[$code] ?? [])];
+        }
+        foreach ($job->tasks as [$name, $minutes, $class]) {
+            $part = $class === null || in_array($class, $job->classes, true) ? null : $class;
+            $steps[] = new ChainStep($name, Station::Repair, max(1, (int) ceil($minutes)), part: $part);
+        }
+        if ($job->off > 0) {
+            $steps[] = new ChainStep(sprintf('Put %d %s back', $job->off, $job->off === 1 ? 'piece' : 'pieces'), Station::Repair, self::PUT_BACK * $job->off);
+        }
+
+        return $steps;
+    }
+
+    /** @return list<ChainStep> */
+    private function redTag(JobAhead $job): array
+    {
+        $countersign = new ChainStep('Countersign the red tag', Station::Repair, self::COUNTERSIGN, rights: [self::LEAD]);
+
+        return $job->asked
+            ? [$countersign]
+            : [new ChainStep('Measure for the red tag and sign', Station::Repair, self::MEASURE_RED_TAG), $countersign];
+    }
+
+    private function sendOut(): ChainStep
+    {
+        return new ChainStep('Send out', Station::Release, self::SEND_OUT);
+    }
+
+    /** @return list<array{Stage, string, string}> */
+    private function owedBy(JobAhead $job): array
+    {
+        $touched = array_merge(...array_map(fn (string $code): array => $this->knowledge->guides[$code]->touches, $job->guides), ...[[]]);
+        $owed = [];
+        foreach ((new ProofPlan($this->knowledge))->for($job->traits, array_values(array_unique($touched)), $job->mend)->owed as $one) {
+            $owed[] = [$one->proof->stage, $one->proof->name, $one->proof->code];
+        }
+
+        return $owed;
+    }
+
+    private function guideFor(string $fault, Traits $traits): ?Guide
+    {
+        foreach ($this->knowledge->guides as $guide) {
+            if (in_array($fault, $guide->mends, true) && $traits->allow($guide->needs)) {
+                return $guide;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array{Watch, string} */
+    private function whileWaiting(GuideStep $step, Timer $timer, Earned $earned): array
+    {
+        return match (true) {
+            $timer->oven => $earned->oven(),
+            $step->heat === Heat::Cold => [Watch::Nobody, ''],
+            $step->heat === Heat::Falling => [Watch::InTheShop, 'It is still hot, its heater is off.'],
+            default => $earned->hot(),
+        };
+    }
+
+    /**
+     * @param  list<ChainStep>  $before
+     * @param  array<string, float>  $by
+     * @param  list<string>  $rights
+     */
+    private function segment(
+        string $name,
+        array $before,
+        float $share,
+        float $beside,
+        float $usual,
+        array $by,
+        ?Timer $timer,
+        Watch $watch,
+        string $because,
+        array $rights,
+        ?string $part,
+    ): ChainStep {
+        return new ChainStep(
+            $before === [] ? $name : "{$name}, goes on",
+            Station::Repair,
+            (int) ceil($share * $usual + $beside),
+            $timer === null ? 0 : (int) ceil($timer->minutes),
+            $watch,
+            $because,
+            array_map(static fn (float $minutes): int => (int) ceil($share * $minutes + $beside), $by),
+            $rights,
+            $timer?->oven === true ? 'oven' : null,
+            $part,
+            hot: $timer?->oven === true || ($timer !== null && $watch !== Watch::Nobody),
+        );
+    }
+
+    /**
+     * @param  list<array{string, int}>  $timers
+     * @return list<array{string, int}>
+     */
+    private function longest(array $timers): array
+    {
+        usort($timers, static fn (array $a, array $b): int => $b[1] <=> $a[1]);
+
+        return $timers;
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddBench\Plan;
+
+/** Who must be there while something goes by itself. */
+enum Watch: string
+{
+    case Nobody = 'nobody';
+    case InTheShop = 'in-the-shop';
+    case Beside = 'beside';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Nobody => 'needs nobody',
+            self::InTheShop => 'somebody in the shop',
+            self::Beside => 'somebody beside it',
+        };
+    }
+}
