@@ -40,6 +40,9 @@ use OddBench\Money\CostSplit;
 use OddBench\Money\Estimate;
 use OddBench\Money\RepairValue;
 use OddBench\Money\StorageDue;
+use OddBench\Plan\BenchPlan;
+use OddBench\Plan\PromiseDate;
+use OddBench\Plan\StepsAhead;
 use OddBench\Proof\ProofPlan;
 use OddBench\Repair\Teardown;
 use OddBench\Stock\KitCheck;
@@ -79,6 +82,9 @@ final readonly class Catalogue
             new SparesForecast,
             new Campaign,
             new Trend,
+            new BenchPlan,
+            new PromiseDate,
+            new StepsAhead($knowledge),
             ...self::instruments(),
         ] as $computation) {
             $computations[$computation->name()] = $computation;

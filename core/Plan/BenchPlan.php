@@ -7,6 +7,7 @@ namespace OddBench\Plan;
 use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
+use OddBench\Input\Moment;
 use OddBench\Units\Quantity;
 
 /**
@@ -27,9 +28,7 @@ final readonly class BenchPlan implements Computation
     public function compute(array $input): array
     {
         $fields = Fields::of($input);
-        if ($fields->has('from')) {
-            $fields->moment('from');
-        }
+        $this->from($fields);
         $workers = array_map($this->worker(...), $fields->objects('people', 50));
         $jobs = array_map($this->job(...), $fields->objects('jobs', self::MOST_JOBS));
         $places = [];
@@ -42,6 +41,15 @@ final readonly class BenchPlan implements Computation
         $this->check($workers, $jobs);
 
         return self::told((new Planner)->plan($workers, $jobs, $places, $seed, $open));
+    }
+
+    /** What the minutes count from is named and not reckoned with: a number, a day, or a moment of the shop's clock with or without zone. */
+    private function from(Fields $fields): void
+    {
+        $from = $fields->words('from');
+        if ($from !== '' && ! is_numeric($from)) {
+            Moment::read(preg_match('/\dT\d{2}:\d{2}(:\d{2})?$/', $from) === 1 ? "{$from}Z" : $from, 'from');
+        }
     }
 
     /** @return array<string, mixed> */

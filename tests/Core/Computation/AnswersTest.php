@@ -77,6 +77,7 @@ final class AnswersTest extends TestCase
             ],
             'complaint' => ['text' => 'finding 3, and after an hour finding 5'],
             'proof-plan' => ['mended' => ['fault-1']],
+            'steps-ahead' => ['mend' => ['fault-1'], 'owed' => [], 'people' => []] + Examples::all()['steps-ahead'],
             default => Examples::all()[$name],
         };
     }
