@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Api\LimitBody;
 use App\Api\OnceOnly;
 use App\Api\Problem;
+use App\Plan\Making\PlanWatch;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -59,6 +60,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         App\Fleet\Risks\WorkOutCommand::class,
         App\Machines\Console\AskPrintersCommand::class,
         App\Plan\NextStepsCommand::class,
+        App\Plan\Making\PlanCommand::class,
         App\Practice\JobTestCommand::class,
         App\Computation\MeasureCommand::class,
         App\Api\Console\OpenApiCommand::class,
@@ -77,6 +79,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // what changed on many machines at once; and, once a night, everything anew
         $schedule->command('odd-bench:lives --changed')->everyMinute()->withoutOverlapping(10);
         $schedule->command('odd-bench:lives --due')->hourlyAt(10)->withoutOverlapping(60)->runInBackground();
+        // what was heard since the last plan; it is worked out on the queue
+        $schedule->call(static fn (PlanWatch $watch) => $watch->look())->name('plan')->everyFiveSeconds();
         // a shop's night; what fails, or fell into hours the machine was off, is made up for
         if (config('odd-bench.real') === true) {
             $schedule->command('odd-bench:backup --due')->hourlyAt(20)->withoutOverlapping(360)->runInBackground();

@@ -32,6 +32,12 @@ use App\Money\Ledger\LedgerController;
 use App\Money\Pickup\PickupController;
 use App\Money\Terms\PriceListController;
 use App\Passport\MachineController;
+use App\Plan\Calendar\CalendarController;
+use App\Plan\HandOver\HandOverController;
+use App\Plan\Promises\PromiseController;
+use App\Plan\Today\TodayController;
+use App\Plan\Week\WeekController;
+use App\Plan\Went\WentController;
 use App\Proof\ProofController;
 use App\Proof\Run\RunController;
 use App\Release\ReleaseController;
@@ -190,6 +196,23 @@ Route::middleware(['auth', 'throttle:person', 'cache.headers:private;no_store;et
         Route::post('offers/{offer}/stages/{place}', [OfferController::class, 'stage']);
     });
 
+    Route::prefix('plan')->group(function (): void {
+        Route::get('today', [TodayController::class, 'show']);
+        Route::get('week', [WeekController::class, 'show']);
+        Route::get('hand-over', [HandOverController::class, 'show']);
+        Route::get('went', [WentController::class, 'show']);
+        Route::get('calendar', [CalendarController::class, 'show']);
+        Route::put('hours', [CalendarController::class, 'hours']);
+        Route::post('days-off', [CalendarController::class, 'away']);
+        Route::delete('days-off/{off}', [CalendarController::class, 'back']);
+        Route::post('calendar-address', [CalendarController::class, 'address']);
+        Route::delete('calendar-address', [CalendarController::class, 'endAddress']);
+        Route::post('moves', [TodayController::class, 'move']);
+        Route::delete('moves', [TodayController::class, 'undo']);
+        Route::post('move-cost', [TodayController::class, 'cost'])->withoutMiddleware(OnceOnly::class);
+        Route::post('promise-offer', [PromiseController::class, 'offer'])->withoutMiddleware(OnceOnly::class);
+    });
+
     // works something out and keeps nothing, so it needs no key
     Route::post('computations/{name}', [ComputationController::class, 'compute'])->withoutMiddleware(OnceOnly::class);
     Route::get('instruments', [InstrumentController::class, 'index']);
@@ -281,6 +304,7 @@ Route::middleware(['auth', 'throttle:person', 'cache.headers:private;no_store;et
         Route::post('proof-run/{run}/back-to-find', [RunController::class, 'takeBack']);
         Route::post('release', [ReleaseController::class, 'send']);
 
+        Route::get('promise', [PromiseController::class, 'show']);
         Route::get('money', [JobMoneyController::class, 'show']);
         Route::post('estimates', [JobMoneyController::class, 'sendEstimate']);
         Route::post('estimates/{estimate}/answer', [JobMoneyController::class, 'answer']);

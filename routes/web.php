@@ -12,6 +12,7 @@ use App\Machines\PaperController;
 use App\Money\Estimates\OwnerAnswerController;
 use App\Money\Ledger\LedgerController;
 use App\Money\PaperController as MoneyPapers;
+use App\Plan\Calendar\PlanCalendar;
 use App\Proof\PrintController;
 use App\Release\SheetController;
 use App\Shop\Security\NoteSecurity;
@@ -61,5 +62,9 @@ Route::withoutMiddleware('web')->middleware(NoteSecurity::class)->prefix('o')->g
     Route::get('{key}/sheet.pdf', [SheetController::class, 'pdf'])->where('key', '[0-9a-fA-F]{20}');
 });
 
+// What a person has to do, for their own calendar: whoever has the address sees it.
+Route::withoutMiddleware('web')->middleware([NoteSecurity::class, 'throttle:60,1'])
+    ->get('calendar/{secret}.ics', [PlanCalendar::class, 'show'])->where('secret', '[0-9a-f]{40}');
+
 // Every other address is the page; the page knows its own places.
-Route::view('/{any?}', 'page')->where('any', '^(?!api/|build/|files/|o/|health).*$')->name('page');
+Route::view('/{any?}', 'page')->where('any', '^(?!api/|build/|files/|o/|calendar/|health).*$')->name('page');

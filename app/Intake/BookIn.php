@@ -24,6 +24,7 @@ final readonly class BookIn
         private HoursQuery $hours,
         private KeepAccessories $accessories,
         private iterable $rooms,
+        private HearsPromise $promises,
     ) {
     }
 
@@ -64,6 +65,9 @@ final readonly class BookIn
                 $room->booked($job, $booking, $by);
             }
             $this->record->settle($job);
+            if ($booking->promisedFor !== null) {
+                $this->promises->promised($job, 'book-in', $by);
+            }
 
             return $job;
         });

@@ -25,14 +25,14 @@ final readonly class EditJob
         'owner' => 'waits on the owner',
     ];
 
-    public function __construct(private JobRecord $record, private Hands $hands)
+    public function __construct(private JobRecord $record, private Hands $hands, private HearsPromise $promises)
     {
     }
 
     /** @param  array<string, string|null>  $changes column => new value */
     public function correct(Job $job, array $changes, int $version, Person $by): Job
     {
-        return $this->record->write($job, $by, $version, function (Job $job) use ($changes): Said {
+        return $this->record->write($job, $by, $version, function (Job $job) use ($changes, $by): Said {
             $said = [];
             foreach (array_intersect_key(self::WORDS, $changes) as $column => $words) {
                 $said[] = "{$words} is now “{$changes[$column]}”";
@@ -40,6 +40,10 @@ final readonly class EditJob
             }
             if ($said === []) {
                 throw InputError::at('complaint', 'Nothing was given to change.');
+            }
+
+            if (isset($changes['promised_for'])) {
+                $this->promises->promised($job, 'changed', $by);
             }
 
             return new Said('corrected', ucfirst(implode('; ', $said)));

@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class JobRecord
 {
-    public function __construct(private Hands $hands, private SaysNextStep $next, private JobStates $states)
+    public function __construct(private Hands $hands, private SaysNextStep $next, private JobStates $states, private HearsJob $plan)
     {
     }
 
@@ -56,6 +56,7 @@ final readonly class JobRecord
         $state = JobState::of($job);
         [$job->next_step, $job->next_minutes] = $job->isOpen() ? $this->next->of($state) : [null, null];
         $job->save();
+        $this->plan->changed($job);
         $this->states->leave($state);
     }
 

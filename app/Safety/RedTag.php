@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Safety;
 
+use App\Machines\Machine;
 use App\Shop\Person;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -25,6 +26,7 @@ use Illuminate\Support\Carbon;
  * @property int|null $countersigned_by
  * @property Carbon|null $off_asked_at
  * @property Carbon|null $off_at
+ * @property-read Machine $machine
  * @property-read Person $putOnBy
  * @property-read Person|null $offAskedBy
  * @property-read SupervisedTest|null $supervisedTest
@@ -36,6 +38,12 @@ final class RedTag extends Model
     protected $guarded = [];
 
     protected $casts = ['put_on_at' => 'datetime', 'off_asked_at' => 'datetime', 'off_at' => 'datetime'];
+
+    /** @return BelongsTo<Machine, $this> */
+    public function machine(): BelongsTo
+    {
+        return $this->belongsTo(Machine::class);
+    }
 
     /** The one a machine wears now, with the test that was signed for under it. */
     public static function wornBy(int $machine): ?self

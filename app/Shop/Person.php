@@ -22,6 +22,7 @@ use Laravel\Sanctum\HasApiTokens;
  * @property string|null $pin hash of six digits
  * @property Carbon|null $mains_until may work on mains up to this day
  * @property string|null $mains_by
+ * @property string|null $calendar_secret hash of the secret in the address of their calendar
  * @property bool $sees_money what things cost and bring, though the role does not say so
  */
 final class Person extends User
@@ -35,7 +36,7 @@ final class Person extends User
 
     protected $attributes = ['sees_money' => false];
 
-    protected $hidden = ['password', 'code', 'pin'];
+    protected $hidden = ['password', 'code', 'pin', 'calendar_secret'];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -34,6 +34,10 @@ final class Setting
         // how long a machine stands that failed by itself, and what an hour of printing brings (from memory)
         'down_days' => 2,
         'print_hour_minor' => 120,
+        // dryers in the shop, one machine's spools in each
+        'ovens' => 1,
+        // whether what has earned it may run when nobody is there
+        'nights' => false,
     ];
 
     public static function isDemo(): bool
@@ -55,13 +59,19 @@ final class Setting
 
     /**
      * @param  'bench_minute_minor'|'warranty_days'|'warranty_hours'|'order_minutes'|'holding_pct'|'idle_minutes'|'service_pct'
-     *     |'open_minutes'|'find_minutes'|'down_days'|'print_hour_minor'  $key
+     *     |'open_minutes'|'find_minutes'|'down_days'|'print_hour_minor'|'ovens'  $key
      */
     public static function whole(string $key): int
     {
         $value = self::get($key);
 
         return is_int($value) ? $value : self::DEFAULTS[$key];
+    }
+
+    /** @param  'nights'  $key */
+    public static function yes(string $key): bool
+    {
+        return self::get($key) === true;
     }
 
     public static function put(string $key, mixed $value): void

@@ -25,6 +25,7 @@ final class SettingsController
         'findMinutes' => 'find_minutes',
         'downDays' => 'down_days',
         'printHourMinor' => 'print_hour_minor',
+        'ovens' => 'ovens',
     ];
 
     public function show(): SettingsView
@@ -42,6 +43,7 @@ final class SettingsController
                 $text = in_array($field, ['shopName', 'zone', 'currency', 'school'], true);
                 Setting::put($key, $text ? $request->string($field)->trim()->toString() : $request->integer($field));
             }
+            Setting::put('nights', $request->boolean('nights'));
         });
 
         return SettingsView::read();

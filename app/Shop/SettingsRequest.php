@@ -27,6 +27,8 @@ final class SettingsRequest extends Form
             'findMinutes' => ['required', 'integer', 'between:0,480'],
             'downDays' => ['required', 'integer', 'between:0,90'],
             'printHourMinor' => ['required', 'integer', 'between:0,100000'],
+            'ovens' => ['required', 'integer', 'between:0,50'],
+            'nights' => ['required', 'boolean'],
         ];
     }
 
@@ -48,6 +50,7 @@ final class SettingsRequest extends Form
             'findMinutes.between' => 'Finding takes 0 to 480 minutes of hands.',
             'downDays.between' => 'A machine that failed stands 0 to 90 days.',
             'printHourMinor.between' => 'An hour of printing brings 0 to 1,000.',
+            'ovens.between' => 'A shop has 0 to 50 dryers.',
             'warrantyHours.between' => 'A repair is stood for 1 to 20,000 print hours.',
         ];
     }

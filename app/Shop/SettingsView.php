@@ -32,6 +32,8 @@ final readonly class SettingsView extends View
         #[OA\Property(description: 'minutes of hands until it is known what failed')] public int $findMinutes,
         #[OA\Property(description: 'days a machine stands that failed by itself')] public int $downDays,
         #[OA\Property(description: 'what a print hour brings, minor units')] public int $printHourMinor,
+        #[OA\Property(description: 'dryers in the shop')] public int $ovens,
+        #[OA\Property(description: 'what has earned it may run when nobody is there')] public bool $nights,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $zones,
     ) {
     }
@@ -56,6 +58,8 @@ final readonly class SettingsView extends View
             Setting::whole('find_minutes'),
             Setting::whole('down_days'),
             Setting::whole('print_hour_minor'),
+            Setting::whole('ovens'),
+            Setting::yes('nights'),
             timezone_identifiers_list(),
         );
     }

@@ -51,6 +51,7 @@ final class ShopServiceProvider extends ServiceProvider
         'offer',
         'estimate',
         'place',
+        'off',
     ];
 
     public function register(): void

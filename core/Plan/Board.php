@@ -166,6 +166,7 @@ final class Board
             if ($most < $there) {
                 return $from;
             }
+            /** @var non-empty-list<array{int, int}> $over a place there is none of is in no way */
             $from = min(array_column($over, 1));
         }
     }

@@ -49,8 +49,8 @@ final class BranchAndBound
     }
 
     /**
-     * @param  list<int>  $next  by job, the step that is next
-     * @param  list<int>  $ready  by job, the minute from which that may begin
+     * @param  array<int, int>  $next  by job, the step that is next
+     * @param  array<int, int>  $ready  by job, the minute from which that may begin
      * @param  list<Placed>  $placed
      * @param  array{int, int}  $last  start and job of the step before
      */
@@ -86,8 +86,8 @@ final class BranchAndBound
     }
 
     /**
-     * @param  list<int>  $next
-     * @param  list<int>  $ready
+     * @param  array<int, int>  $next
+     * @param  array<int, int>  $ready
      * @param  array{int, int}  $last
      * @return list<array{int, int, Way}>
      */
@@ -138,8 +138,8 @@ final class BranchAndBound
     }
 
     /**
-     * @param  list<int>  $next
-     * @param  list<int>  $ready
+     * @param  array<int, int>  $next
+     * @param  array<int, int>  $ready
      */
     private function mayBegin(int $j, array $next, array $ready): ?int
     {
@@ -157,8 +157,8 @@ final class BranchAndBound
     /**
      * Each job by itself, and all hands together, shortest first.
      *
-     * @param  list<int>  $next
-     * @param  list<int>  $ready
+     * @param  array<int, int>  $next
+     * @param  array<int, int>  $ready
      */
     private function bound(Board $board, array $next, array $ready, int $from): ?Score
     {

@@ -19,7 +19,7 @@ final readonly class FinishDays
     /** However many hands there are, a shop is open so long at most. */
     private const OPEN = 600;
 
-    /** @param  list<float>  $chances  that it is ready on that day; what is missing to 1 lies after the last */
+    /** @param  array<int, float>  $chances  that it is ready on that day; what is missing to 1 lies after the last */
     private function __construct(private array $chances)
     {
     }

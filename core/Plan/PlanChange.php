@@ -23,8 +23,8 @@ final readonly class PlanChange
     }
 
     /**
-     * @param  array<string, JobEnd>  $before  by job
-     * @param  array<string, JobEnd>  $after
+     * @param  array<array-key, JobEnd>  $before  by job
+     * @param  array<array-key, JobEnd>  $after
      */
     public static function of(array $before, array $after): self
     {
@@ -41,7 +41,7 @@ final readonly class PlanChange
                 $costs[] = [-100 * ($late - $then), sprintf('%s %s late.', $now->name, $late === 1 ? 'a day' : "{$late} days")];
             } elseif ($then > 0 && $late === 0 && $now->ready !== null) {
                 $gains[] = [-100 * $then, "{$now->name} in time again."];
-            } elseif ($late < $then && $now->ready !== null) {
+            } elseif ($late < $then) {
                 $gains[] = [-100 * ($then - $late), sprintf('%s %s late instead of %d.', $now->name, $late === 1 ? 'a day' : "{$late} days", $then)];
             } elseif ($was->ready === null && $now->ready !== null) {
                 $gains[] = [0, sprintf('%s is planned: ready %s.', $now->name, self::when($now->ready))];

@@ -24,8 +24,7 @@ final class Possible
         array $jobs,
         private readonly array $places,
         private readonly ?array $open,
-    )
-    {
+    ) {
         $byId = [];
         foreach ($jobs as $job) {
             $byId[$job->id] = $job;

@@ -39,7 +39,7 @@ final readonly class Problem
         $this->ways = $ways;
         $this->fixed = self::fixed($jobs);
         $this->after = array_map(
-            static fn (PlanJob $job): array => array_values(array_map(static fn (string $id): int => $at[$id], $job->after)),
+            static fn (PlanJob $job): array => array_map(static fn (string $id): int => $at[$id], $job->after),
             $jobs,
         );
     }

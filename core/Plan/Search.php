@@ -67,7 +67,7 @@ final class Search
         yield self::byStep($problem, static fn (int $j, int $k): float => (float) -self::aloneFrom($problem, $j, $k));
         yield self::byStep(
             $problem,
-            static fn (int $j, int $k): float => ($problem->jobs[$j]->due ?? 1e9) - self::wholeFrom($problem, $j, $k),
+            static fn (int $j, int $k): float => (float) (($problem->jobs[$j]->due ?? 1e9) - self::wholeFrom($problem, $j, $k)),
         );
         // first steps that stand long alone, then job by job as promised
         yield self::byStep($problem, static fn (int $j, int $k): float => $k === 0 && self::aloneFrom($problem, $j, 0) > 4 * $hands($j)

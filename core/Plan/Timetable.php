@@ -9,7 +9,7 @@ final readonly class Timetable
 {
     /**
      * @param  list<Placed>  $placed
-     * @param  list<int>  $ends  when each job is over, as far as it got
+     * @param  array<int, int>  $ends  when each job is over, as far as it got
      * @param  array<int, int>  $left  job => first of its steps that found no time
      */
     private function __construct(public array $placed, public array $ends, public array $left, public Score $score)

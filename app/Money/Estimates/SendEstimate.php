@@ -6,6 +6,7 @@ namespace App\Money\Estimates;
 
 use App\Api\Refused;
 use App\Diagnosis\Findings\FoundInJob;
+use App\Intake\HearsPromise;
 use App\Intake\Job;
 use App\Intake\JobRecord;
 use App\Intake\JobState;
@@ -17,8 +18,12 @@ use OddBench\Money\Price;
 /** An estimate goes to the owner: frozen as it stands, and the job waits for the answer. */
 final readonly class SendEstimate
 {
-    public function __construct(private JobRecord $record, private EstimateQuery $estimate, private NoteMessage $messages)
-    {
+    public function __construct(
+        private JobRecord $record,
+        private EstimateQuery $estimate,
+        private NoteMessage $messages,
+        private HearsPromise $promises,
+    ) {
     }
 
     /**
@@ -59,6 +64,7 @@ final readonly class SendEstimate
             );
             $this->messages->note($job, 'estimate', $way, $words, $by);
             $job->asked = true;
+            $this->promises->promised($job, 'estimate', $by);
             $job->waitFor('owner', "The owner to answer estimate {$sent->number}");
 
             // what it says is shown to whom money is shown

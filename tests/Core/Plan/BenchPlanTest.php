@@ -6,11 +6,11 @@ namespace Tests\Core\Plan;
 
 use OddBench\Input\InputError;
 use OddBench\Plan\BenchPlan;
+use OddBench\Plan\ListSchedule;
 use OddBench\Plan\PlanJob;
 use OddBench\Plan\Planner;
-use OddBench\Plan\Search;
-use OddBench\Plan\ListSchedule;
 use OddBench\Plan\Possible;
+use OddBench\Plan\Search;
 use OddBench\Plan\Step;
 use OddBench\Plan\Worker;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -314,7 +314,7 @@ final class BenchPlanTest extends TestCase
             self::assertSame([], array_diff($step['rights'] ?? [], $people[$one['person']]['rights']));
             self::assertNotSame([], array_filter(
                 $people[$one['person']]['free'],
-                static fn (array $span): bool => $span[0] <= $one['start'] && $one['start'] + $keeps <= $span[1],
+                static fn (array $span): bool => $span[0] <= $one['start'] && $span[1] >= $one['start'] + $keeps,
             ));
             for ($m = $one['start']; $m < $one['start'] + $keeps; $m++) {
                 self::assertArrayNotHasKey("{$one['person']} {$m}", $busy);

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan\Making;
+
+use App\Plan\Calendar\ShopHours;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use OddBench\Plan\JobEnd;
+use OddBench\Plan\PlanChange;
+use OddBench\Plan\Planner;
+
+/** Makes a plan of how things stand now, says what it changes and why, and keeps it. */
+final readonly class MakePlan
+{
+    private const KEPT = 60;
+
+    private const MOST_NEWS = 3;
+
+    public function __construct(private SituationQuery $situation, private Savers $savers)
+    {
+    }
+
+    public function make(): PlanRow
+    {
+        $started = hrtime(true);
+        $news = (int) DB::table('plan_news')->max('id');
+        $because = $this->because($news);
+        $situation = $this->situation->read();
+        $plan = (new Planner)->plan($situation->workers, $situation->planned, $situation->places, 1, $situation->open);
+        $body = PlanBody::of($situation, $plan) + ['warnings' => $this->savers->of($situation, $plan)];
+        $took = (int) round((hrtime(true) - $started) / 1e6);
+
+        return DB::transaction(function () use ($situation, $plan, $body, $because, $news, $took): PlanRow {
+            $last = PlanRow::query()->orderByDesc('id')->first();
+            $change = $last === null ? null : PlanChange::of($this->endsOf($last, $situation->hours), $situation->ends($plan));
+            $row = PlanRow::query()->create([
+                'made_at' => $situation->from,
+                'took_ms' => $took,
+                'because' => mb_substr($because, 0, 500),
+                'changes' => ['costs' => $change->costs ?? [], 'gains' => $change->gains ?? []],
+                'body' => $body,
+            ]);
+            DB::table('plan_news')->where('id', '<=', $news)->delete();
+            PlanRow::query()->where('id', '<=', $row->id - self::KEPT)->delete();
+            $this->reckon($situation);
+
+            return $row;
+        });
+    }
+
+    /** What was heard since the last plan, in words. */
+    private function because(int $news): string
+    {
+        $rows = DB::table('plan_news')->where('id', '<=', $news)->orderBy('id')->get(['job_id', 'because']);
+        $own = $rows->whereNull('job_id')->pluck('because')->merge($rows->whereNotNull('job_id')->where('because', '<>', '')->pluck('because'));
+        $jobs = $rows->where('because', '')->pluck('job_id')->filter()->unique()->take(-self::MOST_NEWS)->values()->all();
+        $events = $jobs === [] ? collect() : DB::table('job_events')->join('machines', 'machines.id', '=', 'job_events.machine_id')
+            ->whereIn('job_id', $jobs)->orderBy('job_id')->orderByDesc('job_events.id')
+            ->selectRaw("DISTINCT ON (job_id) tag || ': ' || left(text, 120) AS words")->pluck('words');
+
+        return $own->merge($events)->unique()->take(-self::MOST_NEWS)->implode('; ');
+    }
+
+    /** @return array<int, JobEnd> by job */
+    private function endsOf(PlanRow $row, ShopHours $hours): array
+    {
+        $ends = [];
+        $zone = $hours->zone();
+        /** @var list<array{job: int, name: string, ready: string|null, due: string|null}> $jobs */
+        $jobs = $row->body['jobs'] ?? [];
+        foreach ($jobs as $job) {
+            $ends[$job['job']] = new JobEnd(
+                $job['name'],
+                $job['ready'] === null ? null : CarbonImmutable::parse($job['ready'])->setTimezone($zone),
+                $job['due'] === null ? null : CarbonImmutable::parse($job['due'], $zone)->setTime(23, 59),
+            );
+        }
+
+        return $ends;
+    }
+
+    /** What a job was reckoned to take at the station it stands at, when it was planned there first. */
+    private function reckon(Situation $situation): void
+    {
+        $rows = [];
+        foreach ($situation->chains as $id => $chain) {
+            $minutes = 0;
+            foreach ($chain as $step) {
+                $minutes += $step->station === $situation->jobs[$id]->station ? $step->hands : 0;
+            }
+            $rows[] = ['job_id' => $id, 'station' => $situation->jobs[$id]->station->value, 'minutes' => $minutes];
+        }
+        DB::table('reckoned_minutes')->insertOrIgnore($rows);
+    }
+}
