@@ -7,6 +7,7 @@ namespace App\Bench;
 use App\Intake\Job;
 use App\Intake\WorkSpell;
 use App\Money\MoneyNotes;
+use App\Plan\Today\PlanWarnings;
 use App\Repair\Timers\Timer;
 use App\Repair\Timers\TimerView;
 use App\Safety\RedTag;
@@ -93,6 +94,7 @@ final readonly class BenchQuery
             diskLow: $this->disk->isLow() ? $this->disk->words() : null,
             backup: $this->backup->words(),
             claimsToMend: $claims,
+            warnings: PlanWarnings::last(),
             lettersDue: $letters,
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Api\View;
+use App\Plan\Today\WarningView;
 use App\Repair\Timers\TimerView;
 use OpenApi\Attributes as OA;
 
@@ -17,6 +18,7 @@ final readonly class BenchView extends View
      * @param  list<TaggedView>  $redTags
      * @param  list<TimerView>  $timers  clocks that run, the first to ring first
      * @param  list<ServiceLine>  $service  our own machines on which service is due
+     * @param  list<WarningView>  $warnings
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: BenchGroup::class))] public array $groups,
@@ -31,6 +33,8 @@ final readonly class BenchView extends View
         #[OA\Property(description: 'said when the disk is nearly full')] public ?string $diskLow,
         #[OA\Property(description: 'said when the last backup that was proved is too old')] public ?string $backup,
         #[OA\Property(description: 'claims rather mended than waited for; null for whom money is not shown')] public ?int $claimsToMend,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: WarningView::class), description: 'promises that do not hold by the plan')]
+        public array $warnings,
         #[OA\Property(description: 'letters to owners who have not come')] public ?int $lettersDue,
     ) {
     }

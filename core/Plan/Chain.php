@@ -195,6 +195,10 @@ final readonly class Chain
             $guide = $this->knowledge->guides[$code];
             $steps = [...$steps, ...$this->guide($guide, $job->earned, $job->curves[$code] ?? [], $job->times[$code] ?? [])];
         }
+        if ($job->unknown) {
+            $minutes = UsualMend::of($this->knowledge, $job->traits)->minutes();
+            $steps[] = new ChainStep('Mend what is found', Station::Repair, max(1, (int) ceil($minutes)));
+        }
         foreach ($job->tasks as [$name, $minutes, $class]) {
             $part = $class === null || in_array($class, $job->classes, true) ? null : $class;
             $steps[] = new ChainStep($name, Station::Repair, max(1, (int) ceil($minutes)), part: $part);
@@ -225,8 +229,10 @@ final readonly class Chain
     private function owedBy(JobAhead $job): array
     {
         $touched = array_merge(...array_map(fn (string $code): array => $this->knowledge->guides[$code]->touches, $job->guides), ...[[]]);
+        $usual = $job->unknown ? UsualMend::of($this->knowledge, $job->traits)->mostFrequent() : null;
+        $mend = $usual === null ? $job->mend : [...$job->mend, $usual];
         $owed = [];
-        foreach ((new ProofPlan($this->knowledge))->for($job->traits, array_values(array_unique($touched)), $job->mend)->owed as $one) {
+        foreach ((new ProofPlan($this->knowledge))->for($job->traits, array_values(array_unique($touched)), $mend)->owed as $one) {
             $owed[] = [$one->proof->stage, $one->proof->name, $one->proof->code];
         }
 

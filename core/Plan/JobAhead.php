@@ -24,6 +24,7 @@ final readonly class JobAhead
      * @param  array<string, array<string, int>>  $times  guide => person => how often they did it
      * @param  list<array{string, float, string|null}>  $tasks  other work: its name, minutes, the class of part it takes
      * @param  list<array{string, int}>  $timers  what goes by itself now, with the minutes that are left
+     * @param  bool  $unknown  nobody has said yet what it does: it takes what such machines mostly take
      */
     public function __construct(
         public Station $station,
@@ -41,6 +42,7 @@ final readonly class JobAhead
         public array $times = [],
         public array $timers = [],
         public array $tasks = [],
+        public bool $unknown = false,
     ) {
     }
 }

@@ -45,7 +45,7 @@ final readonly class PlanChange
                 $gains[] = [-100 * ($then - $late), sprintf('%s %s late instead of %d.', $now->name, $late === 1 ? 'a day' : "{$late} days", $then)];
             } elseif ($was->ready === null && $now->ready !== null) {
                 $gains[] = [0, sprintf('%s is planned: ready %s.', $now->name, self::when($now->ready))];
-            } elseif ($was->ready !== null && $now->ready !== null) {
+            } elseif ($was->ready !== null) {
                 $by = $now->ready->getTimestamp() - $was->ready->getTimestamp();
                 if (abs($by) >= self::WORTH_A_WORD) {
                     $words = sprintf('%s ready %s, not %s.', $now->name, self::when($now->ready), self::when($was->ready));

@@ -7,6 +7,7 @@ namespace OddBench\Plan;
 use OddBench\Diagnosis\FaultSet;
 use OddBench\Diagnosis\FaultSets;
 use OddBench\Knowledge\Knowledge;
+use OddBench\Knowledge\Traits;
 
 /** The ways a job may go on, as a mixture: each set of faults that may be there with the chain it then has, and something else. */
 final readonly class WaysAhead
@@ -53,6 +54,22 @@ final readonly class WaysAhead
     public static function certain(Knowledge $knowledge, JobAhead $job): self
     {
         return new self([[1.0, ...self::sums((new Chain($knowledge))->of($job))]], $job->mend);
+    }
+
+    /**
+     * Nothing is known of it yet: what such machines mostly have, each by its frequency.
+     *
+     * @param  callable(list<string>): JobAhead  $ahead  the job when these faults are to be mended
+     */
+    public static function unknown(Knowledge $knowledge, Traits $traits, callable $ahead): self
+    {
+        $chain = new Chain($knowledge);
+        $ways = [];
+        foreach (UsualMend::of($knowledge, $traits)->shares as $fault => $share) {
+            $ways[] = [$share, ...self::sums($chain->of($ahead([$fault])))];
+        }
+
+        return $ways === [] ? self::certain($knowledge, $ahead([])) : new self($ways, []);
     }
 
     /**

@@ -48,7 +48,7 @@ final class PlanTest extends PlanTestCase
         Queue::fake();
         $this->app->make(PlanWatch::class)->look();
         Queue::assertNothingPushed();
-        $this->send('POST', "/jobs/{$job->id}/safety-answers", ['answers' => []])->assertOk();
+        $this->send('POST', "/jobs/{$job->id}/safety-answers", ['answers' => ['smoke' => false]])->assertOk();
         self::assertTrue($this->today()['stale']);
         $this->app->make(PlanWatch::class)->look();
         Queue::assertPushed(PlanAnew::class, 1);
@@ -174,7 +174,8 @@ final class PlanTest extends PlanTestCase
         $this->away(null, '2026-12-07', null, null, '2026-12-08')->assertOk();
         $this->plan();
         self::assertSame('2026-12-09T07:00:00+00:00', $this->stepOf($job)['start']);
-        self::assertSame([], $this->today()['open'], 'the shop is shut');
+        self::assertSame('2026-12-09', $this->today()['day'], 'the shop is shut: the next day it is open');
+        self::assertSame('2026-12-09T08:00:00+01:00', $this->today()['open'][0][0]);
         $week = $this->getJson('/api/v1/plan/week')->assertOk()->json('days');
         self::assertSame(['inventory', 'inventory', null], array_column(array_slice($week, 0, 3), 'shut'));
     }

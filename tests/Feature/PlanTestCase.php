@@ -131,10 +131,11 @@ abstract class PlanTestCase extends BenchTestCase
         return $job;
     }
 
+    /** A red tag whose second signature is wanted. */
     protected function tagRed(Job $job): void
     {
-        $this->send('POST', "/jobs/{$job->id}/safety-answers", ['answers' => ['smoke-or-burnt' => true]]);
-        self::assertTrue(DB::table('red_tags')->where('machine_id', $job->machine_id)->exists());
+        $this->send('POST', "/jobs/{$job->id}/red-tag", ['reason' => 'A burnt plug at the bed'])->assertOk();
+        DB::table('red_tags')->where('machine_id', $job->machine_id)->update(['off_asked_by' => $this->bo->id, 'off_asked_at' => now()]);
     }
 
     /** @return TestResponse<\Illuminate\Http\Response> */

@@ -54,6 +54,14 @@ final readonly class AheadQuery
             $session = $this->session($state);
             $confirmed = WorkOnJob::of($state)->unmended($state);
 
+            if ($this->unknown($state)) {
+                return WaysAhead::unknown(
+                    $this->knowledge,
+                    $this->traits($state),
+                    fn (array $faults): JobAhead => $this->with($state, $faults),
+                );
+            }
+
             return $session === null || $confirmed !== [] || $state->job->station->comesAfter(Station::Diagnosis)
                 ? WaysAhead::certain($this->knowledge, $this->with($state, $confirmed))
                 : WaysAhead::of($this->knowledge, $session->sets(), [], fn (array $faults): JobAhead => $this->with($state, $faults));
@@ -66,6 +74,20 @@ final readonly class AheadQuery
         $confirmed = WorkOnJob::of($state)->unmended($state);
 
         return $confirmed !== [] || $state->job->station->comesAfter(Station::Diagnosis) ? $confirmed : $this->ways($state)->likeliest;
+    }
+
+    /** Nobody has said yet what it does. */
+    private function unknown(JobState $state): bool
+    {
+        $job = $state->job;
+
+        return $job->kind === JobKind::Repair && ! $job->station->comesAfter(Station::Diagnosis) && $job->find_passed_because === null
+            && FoundInJob::of($state)->findings()->isEmpty() && WorkOnJob::of($state)->unmended($state) === [];
+    }
+
+    private function traits(JobState $state): Traits
+    {
+        return Traits::of($this->knowledge->families[$state->job->machine->family]->traits ?? []);
     }
 
     /** The diagnosis while it is looked for; nothing when there is nothing to look for, or too much. */
@@ -85,7 +107,7 @@ final readonly class AheadQuery
     private function with(JobState $state, array $mend): JobAhead
     {
         $job = $state->job;
-        $traits = Traits::of($this->knowledge->families[$job->machine->family]->traits ?? []);
+        $traits = $this->traits($state);
         $work = WorkOnJob::of($state);
         $mend = array_values(array_filter($mend, fn (string $code): bool => isset($this->knowledge->faults[$code])));
         [$guides, $tasks] = $this->service($state);
@@ -98,7 +120,11 @@ final readonly class AheadQuery
             earned: $this->earned($state, $traits),
             asked: SafetyOfJob::of($state)->redTag?->off_asked_by !== null,
             look: $session === null ? null : $this->look($state, $session),
-            search: $session === null || $work->unmended($state) !== [] ? 0.0 : $this->search($state, $session),
+            search: match (true) {
+                $this->unknown($state) => (float) Setting::whole('find_minutes'),
+                $session === null || $work->unmended($state) !== [] => 0.0,
+                default => $this->search($state, $session),
+            },
             mend: $mend,
             guides: $guides,
             off: $work->off(),
@@ -108,6 +134,7 @@ final readonly class AheadQuery
             times: $this->practice->times(),
             timers: Timers::of($state),
             tasks: $tasks,
+            unknown: $mend === [] && $this->unknown($state),
         );
     }
 

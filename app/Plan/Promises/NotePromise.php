@@ -14,13 +14,13 @@ final class NotePromise implements ShouldQueue
 {
     use Queueable;
 
-    public function __construct(private readonly int $job, private readonly string $kind, private readonly int $person)
+    public function __construct(private readonly int $promised, private readonly string $kind, private readonly int $person)
     {
     }
 
     public function handle(PromiseQuery $promises): void
     {
-        $job = Job::query()->with('machine')->whereNull('finished_at')->find($this->job);
+        $job = Job::query()->with('machine')->whereNull('finished_at')->find($this->promised);
         if ($job === null || Person::query()->whereKey($this->person)->doesntExist()) {
             return;
         }

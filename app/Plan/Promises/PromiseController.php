@@ -8,18 +8,14 @@ use App\Intake\Job;
 
 final readonly class PromiseController
 {
-    public function __construct(private PromiseQuery $promises)
+    public function show(int $job, PromiseQuery $promises): PromiseView
     {
-    }
-
-    public function show(int $job): PromiseView
-    {
-        return $this->promises->of(Job::query()->with('machine')->whereNull('finished_at')->findOrFail($job), 'estimate');
+        return $promises->of(Job::query()->with('machine')->whereNull('finished_at')->findOrFail($job), 'estimate');
     }
 
     /** For a machine that is not booked in yet. */
-    public function offer(OfferRequest $request): PromiseView
+    public function offer(OfferRequest $request, PromiseQuery $promises): PromiseView
     {
-        return $this->promises->beforeBooking($request->string('family')->toString(), $request->findings());
+        return $promises->beforeBooking($request->string('family')->toString(), $request->findings());
     }
 }

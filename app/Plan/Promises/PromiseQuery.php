@@ -11,6 +11,7 @@ use App\Plan\Ahead\AheadQuery;
 use App\Plan\Ahead\Names;
 use App\Plan\Calendar\ShopHours;
 use App\Plan\Making\PlanRow;
+use App\Shop\Setting;
 use App\Stock\Parts\ClassCosts;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -61,7 +62,6 @@ final readonly class PromiseQuery
     public function beforeBooking(string $family, array $findings): PromiseView
     {
         $traits = Traits::of($this->knowledge->families[$family]->traits ?? []);
-        $job = static fn (array $mend): JobAhead => new JobAhead(Station::Intake, $traits, new Earned, mend: $mend);
         $known = array_values(array_filter($findings, fn (string $code): bool => isset($this->knowledge->findings[$code])));
         $ways = null;
         if ($known !== []) {
@@ -85,7 +85,15 @@ final readonly class PromiseQuery
             }
         }
 
-        return $this->view($ways ?? WaysAhead::certain($this->knowledge, $job([])), null, 'book-in');
+        $ways ??= WaysAhead::unknown($this->knowledge, $traits, static fn (array $faults): JobAhead => new JobAhead(
+            Station::Intake,
+            $traits,
+            new Earned,
+            search: (float) Setting::whole('find_minutes'),
+            mend: $faults,
+        ));
+
+        return $this->view($ways, null, 'book-in');
     }
 
     private function view(WaysAhead $ways, ?int $job, string $kind): PromiseView
@@ -155,14 +163,16 @@ final readonly class PromiseQuery
         return max(1, min(10_000, (int) round(self::HANDS_OF_AN_HOUR * $minutes / $days)));
     }
 
-    /** Minutes of hands the plan gives to others: half of them come before it, as it is not always last. */
+    /** Minutes of hands the plan gives to others before a job’s own last step; to all there are, for one that is in no plan. */
     private function aheadMinutes(?int $job): int
     {
         $minutes = 0;
         /** @var list<array{job: int, start: string, end: string}> $steps */
         $steps = PlanRow::query()->orderByDesc('id')->first()->body['steps'] ?? [];
+        $own = array_column(array_filter($steps, static fn (array $step): bool => $step['job'] === $job), 'start');
+        $last = $own === [] ? null : max($own);
         foreach ($steps as $step) {
-            if ($step['job'] !== $job) {
+            if ($step['job'] !== $job && ($last === null || $step['start'] < $last)) {
                 $minutes += max(0, (int) CarbonImmutable::parse($step['start'])->diffInMinutes(CarbonImmutable::parse($step['end'])));
             }
         }

@@ -18,6 +18,8 @@ use OddBench\Intake\Station;
 /** Today as the last plan has it, with what was done since the morning. */
 final readonly class TodayQuery
 {
+    private const AHEAD = 60;
+
     public function __construct(private ShopDay $day, private ShopHours $hours)
     {
     }
@@ -28,15 +30,16 @@ final readonly class TodayQuery
         $body = $row->body ?? [];
         $zone = $this->hours->zone();
         $now = CarbonImmutable::now()->setTimezone($zone);
-        $day = $now->toDateString();
-        [$open, $from, $to] = $this->ruler($now);
+        $shown = $this->shown($now);
+        $day = $shown->toDateString();
+        [$open, $from, $to] = $this->ruler($shown);
         $moved = PlanMove::query()->get(['job_id', 'step'])->mapWithKeys(static fn (PlanMove $m): array => ["{$m->job_id} {$m->step}" => true]);
         $steps = array_values(array_map(
             static fn (array $step): array => $step + ['moved' => isset($moved["{$step['job']} {$step['what']}"])],
             self::list($body, 'steps'),
         ));
         $today = static fn (string $at): bool => CarbonImmutable::parse($at)->setTimezone($zone)->toDateString() === $day;
-        $done = $this->done();
+        $done = $shown->isSameDay($now) ? $this->done() : [];
         $people = array_map(function (array $one) use ($steps, $today, $done): PlanPersonView {
             $own = array_filter($steps, static fn (array $s): bool => $s['person'] === $one['person'] && ($today($s['start']) || $s['begun']));
 
@@ -71,12 +74,24 @@ final readonly class TodayQuery
             $row->because ?? '',
             $row->changes['costs'] ?? [],
             $row->changes['gains'] ?? [],
-            array_map(static fn (array $w): WarningView => new WarningView($w['job'], $w['tag'], $w['name'], $w['words'], $w['ways']), self::list($body, 'warnings')),
+            PlanWarnings::views(self::list($body, 'warnings')),
             $this->unplanned($body),
             $row === null ? '' : PlanWords::quality($body, $zone),
             $mine === [] ? null : PlanStepView::of($mine[0], $mine[0]['moved']),
             DB::table('plan_news')->exists(),
         );
+    }
+
+    /** Today, as long as the shop is open or will be; then the next day it is. */
+    private function shown(CarbonImmutable $now): CarbonImmutable
+    {
+        $spans = $this->hours->shop()->on($now);
+        if ($spans !== [] && $now->hour * 60 + $now->minute < $spans[count($spans) - 1][1]) {
+            return $now;
+        }
+        $next = $this->hours->shop()->days($now->addDay(), self::AHEAD)[0] ?? null;
+
+        return $next === null ? $now : CarbonImmutable::parse($next, $now->getTimezone());
     }
 
     /**
