@@ -156,7 +156,7 @@ final class PlanTest extends PlanTestCase
         self::assertStringContainsString('It waits for its owner', $today['unplanned'][0]['because']);
         self::assertStringStartsWith('In no plan: it waits for its owner', $today['warnings'][0]['words']);
         self::assertContains($other->machine->tag, array_column($this->steps(), 'tag'));
-        $waits->update(['waits_for' => 'part', 'waits_until' => Carbon::parse('2026-12-08T10:00:00+01:00')]);
+        $waits->update(['waits_for' => 'part', 'waits_until' => Carbon::parse('2026-12-08T10:00:00+01:00')->utc()]);
         $this->plan();
         self::assertSame([], $this->today()['unplanned']);
         self::assertGreaterThanOrEqual('2026-12-08T09:00:00+00:00', $this->stepOf($waits)['start']);

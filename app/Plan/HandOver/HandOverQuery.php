@@ -5,19 +5,20 @@ declare(strict_types=1);
 namespace App\Plan\HandOver;
 
 use App\Intake\Job;
+use App\Intake\JobState;
 use App\Plan\Ahead\PartsComing;
 use App\Plan\Calendar\ShopHours;
 use App\Plan\Making\PlanRow;
 use App\Plan\Today\PlanWords;
 use App\Proof\Run\ProofRun;
 use App\Repair\Timers\Timer;
+use App\Repair\WorkOnJob;
 use App\Safety\RedTag;
 use App\Shop\Ability;
 use App\Shop\ShopDay;
 use Carbon\CarbonImmutable;
 use Carbon\CarbonInterface;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 
 /** Gathers the hand-over out of the record: nobody has to remember to write it. */
@@ -99,12 +100,10 @@ final readonly class HandOverQuery
      */
     private function open(Collection $jobs): array
     {
-        $off = DB::table('taken_off')->whereIn('job_id', $jobs->pluck('id'))->whereNull('withdrawn_at')
-            ->whereNotExists(static fn ($q) => $q->from('put_back')->whereColumn('put_back.taken_off_id', 'taken_off.id'))
-            ->groupBy('job_id')->selectRaw('job_id, count(*) AS n')->pluck('n', 'job_id');
+        $states = JobState::ofMany($jobs);
         $lines = [];
         foreach ($jobs as $job) {
-            $pieces = (int) ($off[$job->id] ?? 0);
+            $pieces = WorkOnJob::of($states[$job->id])->off();
             $words = array_filter([
                 $pieces === 0 ? null : ($pieces === 1 ? 'One step is off and lies on its tray' : "{$pieces} steps are off and lie on its tray"),
                 $job->spell === null ? null : "in {$job->spell->person->name}’s hands since {$this->clock($job->spell->began_at)}",
