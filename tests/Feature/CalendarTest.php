@@ -5,9 +5,18 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Plan\Calendar\DayOff;
+use App\Plan\Calendar\PlanCalendar;
+use App\Plan\Calendar\ShopHours;
 use App\Plan\Calendar\Week;
+use App\Plan\Making\PlanRow;
+use App\Shop\Role;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use Sabre\VObject\Component\VCalendar;
+use Sabre\VObject\Component\VEvent;
+use Sabre\VObject\Reader;
 
 /** When the shop is open, who is here when, and what somebody’s own calendar shows of the plan. */
 final class CalendarTest extends PlanTestCase
@@ -52,5 +61,101 @@ final class CalendarTest extends PlanTestCase
         $this->send('DELETE', "/plan/days-off/{$own}")->assertForbidden();
         $this->actingAs($this->ada);
         $this->send('DELETE', "/plan/days-off/{$own}")->assertOk()->assertJsonPath('off', []);
+    }
+
+    public function test_ones_own_calendar_stands_behind_a_secret_that_is_shown_once_and_can_be_renewed(): void
+    {
+        $job = $this->promised('2026-12-09');
+        $this->away($this->bo, '2026-12-10', '14:00', '16:00')->assertOk();
+        $this->away($this->bo, '2026-12-14', null, null, '2026-12-15')->assertOk();
+        $this->plan();
+        self::assertFalse($this->told('calendar')['subscribed']);
+        $first = $this->send('POST', '/plan/calendar-address', key: $key = 'a0000000-0000-4000-8000-000000000001')->assertOk();
+        $address = (string) $first->json('address');
+        self::assertMatchesRegularExpression('~/calendar/[0-9a-f]{40}\.ics$~', $address);
+        $this->send('POST', '/plan/calendar-address', key: $key)->assertOk()->assertJsonPath('address', null);
+        self::assertNull($this->told('calendar')['address']);
+        self::assertTrue($this->told('calendar')['subscribed']);
+        self::assertStringNotContainsString(substr($address, -20, 16), (string) json_encode(DB::table('people')->get()), 'only its hash is kept');
+        $this->app->make('auth')->guard()->forgetUser();
+
+        $calendar = $this->calendar($address);
+        $events = [];
+        foreach ($calendar->select('VEVENT') as $event) {
+            self::assertInstanceOf(VEvent::class, $event);
+            $events[(string) $event->SUMMARY.(str_starts_with((string) $event->UID, 'off-') ? " {$event->DTSTART}" : '')] = $event;
+        }
+        $steps = array_values(array_filter($this->steps(), fn (array $s): bool => $s['person'] === $this->bo->id));
+        self::assertCount(count($steps) + 2, $events);
+        foreach ($steps as $step) {
+            $event = $events["{$step['tag']}: {$step['what']}"];
+            self::assertSame(Carbon::parse($step['start'])->getTimestamp(), $event->DTSTART?->getDateTime()->getTimestamp());
+            self::assertGreaterThanOrEqual(Carbon::parse($step['end'])->getTimestamp(), $event->DTEND?->getDateTime()->getTimestamp());
+        }
+        self::assertArrayHasKey('Away: inventory 20261210T130000Z', $events);
+        self::assertArrayHasKey('Away: inventory 20261214', $events);
+        self::assertStringContainsString($job->machine->tag, implode(' ', array_keys($events)));
+        self::assertStringNotContainsString('Halloran', $calendar->serialize(), 'no owner is named');
+
+        $this->get('/calendar/'.str_repeat('0', 40).'.ics')->assertNotFound();
+        $this->get('/calendar/short.ics')->assertNotFound();
+        $this->actingAs($this->bo->refresh());
+        $other = (string) $this->send('POST', '/plan/calendar-address')->json('address');
+        $this->get((string) parse_url($address, PHP_URL_PATH))->assertNotFound();
+        $this->calendar($other);
+        $this->send('DELETE', '/plan/calendar-address')->assertOk()->assertJsonPath('subscribed', false);
+        $this->get((string) parse_url($other, PHP_URL_PATH))->assertNotFound();
+        $last = (string) $this->send('POST', '/plan/calendar-address')->json('address');
+        $this->bo->refresh()->update(['left_at' => now()]);
+        $this->get((string) parse_url($last, PHP_URL_PATH))->assertNotFound();
+        $this->actingAs($this->person(Role::ReadOnly));
+        $this->send('POST', '/plan/calendar-address')->assertForbidden();
+    }
+
+    public function test_whole_days_end_on_the_day_after_and_what_is_stood_beside_lasts_as_long(): void
+    {
+        $this->away($this->bo, '2026-12-14', null, null, '2026-12-15')->assertOk();
+        $event = $this->app->make(PlanCalendar::class)->of($this->bo)->VEVENT;
+        self::assertInstanceOf(VEvent::class, $event);
+        self::assertSame(['20261214', '20261216'], [(string) $event->DTSTART, (string) $event->DTEND]);
+        self::assertSame('DATE', (string) $event->DTSTART['VALUE']);
+        PlanRow::query()->create(['made_at' => now(), 'took_ms' => 1, 'because' => '', 'changes' => [], 'body' => ['steps' => [[
+            'job' => 1, 'tag' => 'TR-1', 'what' => 'Prove: bed heats and holds', 'person' => $this->bo->id, 'watch' => 'beside', 'because' => 'Hot.',
+            'start' => '2026-12-07T08:00:00+00:00', 'end' => '2026-12-07T08:05:00+00:00', 'aloneUntil' => '2026-12-07T08:15:00+00:00',
+        ], [
+            'job' => 2, 'tag' => 'TR-2', 'what' => 'Dry, then print', 'person' => $this->bo->id, 'watch' => 'nobody', 'because' => '',
+            'start' => '2026-12-07T09:00:00+00:00', 'end' => '2026-12-07T09:05:00+00:00', 'aloneUntil' => '2026-12-07T15:05:00+00:00',
+        ]]]]);
+        $text = $this->app->make(PlanCalendar::class)->of($this->bo)->serialize();
+        self::assertStringContainsString("DTEND:20261207T081500Z\r\n", $text);
+        self::assertStringContainsString("DTEND:20261207T090500Z\r\n", $text);
+        self::assertStringContainsString("SUMMARY:TR-2: Dry\\, then print\r\n", $text, 'RFC 5545, 3.3.11');
+        self::assertStringContainsString('Then it goes by itself until Mon 16:05.', $text);
+        foreach (explode("\r\n", $text) as $line) {
+            self::assertLessThanOrEqual(75, strlen($line), 'RFC 5545, 3.1');
+        }
+    }
+
+    public function test_summer_time_neither_makes_nor_loses_an_hour_of_the_shop(): void
+    {
+        // the clock goes forward on 28 March 2027 at two
+        $this->travelTo(Carbon::parse('2027-03-27T09:00:00+01:00'));
+        DB::table('hours')->insert([
+            ['person_id' => null, 'weekday' => 7, 'opens' => 60, 'closes' => 300],
+        ]);
+        $this->anew();
+        $spans = $this->app->make(ShopHours::class)->shop()->spans(CarbonImmutable::parse('2027-03-27T23:30:00+01:00'), 2);
+        self::assertSame([90, 270], $spans[0], 'three hours by a watch where the clock shows four');
+    }
+
+    private function calendar(string $address): VCalendar
+    {
+        $response = $this->get((string) parse_url($address, PHP_URL_PATH))->assertOk();
+        self::assertSame('text/calendar; charset=utf-8', $response->headers->get('Content-Type'));
+        $calendar = Reader::read((string) $response->getContent());
+        self::assertInstanceOf(VCalendar::class, $calendar);
+        self::assertSame([], $calendar->validate());
+
+        return $calendar;
     }
 }
