@@ -3,6 +3,11 @@ import { createRouter } from 'sv-router';
 // each room’s script comes when the room is opened
 export const { p, navigate, route } = createRouter({
   '/': () => import('@/Bench/Bench.svelte'),
+  '/today': () => import('@/Plan/Today.svelte'),
+  '/week': () => import('@/Plan/Week.svelte'),
+  '/hand-over': () => import('@/Plan/HandOver.svelte'),
+  '/went': () => import('@/Plan/Went.svelte'),
+  '/hours': () => import('@/Plan/Calendar.svelte'),
   '/book-in': () => import('@/Intake/BookIn.svelte'),
   '/jobs/:id': () => import('@/JobScreen/JobPage.svelte'),
   '/jobs/:id/trials': () => import('@/Diagnosis/Trials.svelte'),

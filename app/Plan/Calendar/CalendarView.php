@@ -15,12 +15,12 @@ use OpenApi\Attributes as OA;
 final readonly class CalendarView extends View
 {
     /**
-     * @param  list<HoursView>  $shop
+     * @param  list<OpenHoursView>  $shop
      * @param  list<WorkerHoursView>  $people
      * @param  list<DayOffView>  $off
      */
     public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: HoursView::class))] public array $shop,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: OpenHoursView::class))] public array $shop,
         #[OA\Property(type: 'array', items: new OA\Items(ref: WorkerHoursView::class))] public array $people,
         #[OA\Property(type: 'array', items: new OA\Items(ref: DayOffView::class))] public array $off,
         #[OA\Property(description: 'the one who asks has an address to subscribe to')] public bool $subscribed,
@@ -32,7 +32,7 @@ final readonly class CalendarView extends View
     {
         $hours = Hours::query()->orderBy('weekday')->orderBy('opens')->get();
         $of = static fn (?int $person): array => array_values(
-            $hours->where('person_id', $person)->map(static fn (Hours $row): HoursView => HoursView::of($row))->all(),
+            $hours->where('person_id', $person)->map(static fn (Hours $row): OpenHoursView => OpenHoursView::of($row))->all(),
         );
         $people = [];
         foreach (app(Names::class)->all() as $id => $name) {

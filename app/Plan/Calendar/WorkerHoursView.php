@@ -11,11 +11,11 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class WorkerHoursView extends View
 {
-    /** @param  list<HoursView>  $week  none: whenever the shop is open */
+    /** @param  list<OpenHoursView>  $week  none: whenever the shop is open */
     public function __construct(
         #[OA\Property] public int $id,
         #[OA\Property] public string $name,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: HoursView::class), description: 'none: whenever the shop is open')]
+        #[OA\Property(type: 'array', items: new OA\Items(ref: OpenHoursView::class), description: 'none: whenever the shop is open')]
         public array $week,
     ) {
     }

@@ -87,6 +87,9 @@ final readonly class Savers
         if ($out['hands']) {
             $ways[] = 'A second pair of hands.';
         }
+        if ($ways === []) {
+            $ways[] = 'Nothing in the shop would save it: say a new day now.';
+        }
 
         return $ways;
     }

@@ -66,6 +66,7 @@ final class DemoShop
         private readonly DemoMoney $money,
         private readonly DemoBids $bids,
         private readonly DemoFarm $farm,
+        private readonly DemoPlan $plan,
         private readonly KeepLives $lives,
         private readonly KeepRisks $risks,
     ) {
@@ -98,19 +99,25 @@ final class DemoShop
         Setting::put('shop_name', 'The quay repair room');
         $this->money->terms();
         $this->makePeople();
+        $this->plan->open($this->people);
         $this->fillShelf();
         $this->castMachines();
         $this->plotHistory($clock);
         $this->plotDeliveries($clock);
         $this->plotOpenJobs($clock);
         $this->plotMoney($clock);
+        for ($day = 1; $day <= DemoPlan::DAYS; $day++) {
+            $clock->add((int) $this->weekday($day)->setTime(7, 50)->timestamp, $this->plan->mornings());
+        }
         $clock->play();
         $this->setTheBench();
         $this->farm->play($this->today, $this->people);
-        Carbon::setTestNow();
+        $this->plan->forTheNight($this->today, $this->people);
+        $this->plan->setTheBench($this->today, $this->people);
         DemoDates::move(Carbon::now('UTC'));
         $this->lives->workOut();
         $this->risks->all();
+        $this->plan->now();
         $say(sprintf(
             '%d machines, %d finished jobs, %d open, %d parts.',
             Machine::query()->count(),

@@ -4,6 +4,7 @@
   import { benchQuery } from '@/api/queries';
   import { keepJob } from '@/api/writes';
   import type { BenchLine } from '@/api/types';
+  import { BenchPlaces, PlanWarnings } from '@/Plan';
   import { navigate, p } from '@/router';
   import { here } from '@/api/session.svelte';
   import Button from '@/ui/Button.svelte';
@@ -52,8 +53,9 @@
 <svelte:head><title>Bench · Odd Bench</title></svelte:head>
 
 <div class="grid lg:min-h-[calc(100vh-7.6rem)] lg:grid-cols-[minmax(0,1fr)_330px]">
-  <main class="min-w-0 px-4 py-4 md:px-5">
+  <main class="min-w-0 px-4 py-2 md:px-5">
     <h1 class="sr-only">Bench</h1>
+    <div class="mb-2"><BenchPlaces open={p('/')} /></div>
     {#if bench.data?.diskLow}
       <p role="status" class="mb-3 border-l-4 border-waiting bg-waiting-wash px-3 py-2 text-waiting">
         ◆ {bench.data.diskLow}
@@ -185,6 +187,7 @@
         </dd>
       </dl>
     {/if}
+    <PlanWarnings warnings={bench.data?.warnings ?? []} />
     <h2 class="mt-5">Red tags</h2>
     {#each bench.data?.redTags ?? [] as tag (tag.tag)}
       <a

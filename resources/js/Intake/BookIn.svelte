@@ -5,6 +5,7 @@
   import { keepJob } from '@/api/writes';
   import { ComplaintReader } from '@/Diagnosis';
   import { held, OwnerField } from '@/Machines';
+  import { PromiseOffer } from '@/Plan';
   import { navigate } from '@/router';
   import { here } from '@/api/session.svelte';
   import Form from '@/ui/Form.svelte';
@@ -230,6 +231,16 @@
           {#if /^\d{4}-\d\d-\d\d$/.test(form.promisedFor)}<p class="mt-1 text-sm text-quiet">
               {day(`${form.promisedFor}T12:00:00Z`, 'UTC')}
             </p>{/if}
+          <PromiseOffer
+            family={form.way === 'known'
+              ? (known?.machine.family ?? '')
+              : form.family === UNKNOWN.code
+                ? ''
+                : form.family}
+            findings={pressed.map((finding) => finding.code)}
+            taken={form.promisedFor}
+            onpick={(day) => (form.promisedFor = day)}
+          />
         </div>
       </div>
       {#if work.error('hours') || beganAnew}

@@ -3,6 +3,7 @@
   import { jobMoneyQuery, jobQuery } from '@/api/queries';
   import { wrote } from '@/api/writes';
   import type { JobMoney } from '@/api/types';
+  import { PromiseOfJob } from '@/Plan';
   import { p, route } from '@/router';
   import Tag from '@/ui/Tag.svelte';
   import ChargePanel from './ChargePanel.svelte';
@@ -41,6 +42,9 @@
             >the sheet it was bought by</a
           >{/if}
       </h1>
+      {#if job.data.finishedAt === null}<div class="mt-4">
+          <PromiseOfJob job={id} version={job.data.version} taken={job.data.promisedFor ?? ''} />
+        </div>{/if}
       <div class="mt-4"><EstimatePanel money={money.data} {keep} open={job.data.finishedAt === null} /></div>
       <div class="mt-6">
         <ChargePanel

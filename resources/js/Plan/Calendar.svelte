@@ -15,7 +15,10 @@
   const me = here();
   const client = useQueryClient();
   const work = new Work();
-  const calendar = createQuery(() => ({ queryKey: ['calendar'], queryFn: () => told(api.GET('/plan/calendar')) }));
+  const calendar = createQuery(() => ({
+    queryKey: ['calendar'],
+    queryFn: () => told(api.GET('/plan/calendar')),
+  }));
   let who = $state('');
   let first = $state('');
   let last = $state('');
@@ -26,13 +29,19 @@
   });
   const whose = $derived(
     me.person.isLead
-      ? [{ code: 'shop', name: 'The shop is shut' }, ...(calendar.data?.people ?? []).map((one) => ({ code: String(one.id), name: one.name }))]
+      ? [
+          { code: 'shop', name: 'The shop is shut' },
+          ...(calendar.data?.people ?? []).map((one) => ({ code: String(one.id), name: one.name })),
+        ]
       : [{ code: String(me.person.id), name: me.person.name }],
   );
   const name = (day: string): string =>
-    new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' }).format(
-      new Date(`${day}T00:00:00Z`),
-    );
+    new Intl.DateTimeFormat('en-GB', {
+      day: 'numeric',
+      month: 'short',
+      year: 'numeric',
+      timeZone: 'UTC',
+    }).format(new Date(`${day}T00:00:00Z`));
 
   async function away(): Promise<void> {
     const kept = await work.do(async () => {
@@ -44,7 +53,10 @@
 
   const back = (off: number) =>
     work.do(async () => {
-      client.setQueryData(['calendar'], await told(api.DELETE('/plan/days-off/{off}', { params: { path: { off } } })));
+      client.setQueryData(
+        ['calendar'],
+        await told(api.DELETE('/plan/days-off/{off}', { params: { path: { off } } })),
+      );
     });
 
   const subscribe = () =>
@@ -92,20 +104,25 @@
           <details class="rule-below py-1">
             <summary class="flex min-h-9 cursor-pointer items-center justify-between gap-2 max-lg:min-h-11"
               ><span class="font-semibold">{one.name}</span>
-              <span class="text-sm text-quiet">{one.week.length === 0 ? 'whenever the shop is open' : 'hours of their own'}</span
+              <span class="text-sm text-quiet"
+                >{one.week.length === 0 ? 'whenever the shop is open' : 'hours of their own'}</span
               ></summary
             >
             {#if me.person.isLead}
               <div class="py-2"><WeekHours person={one.id} week={one.week} name={one.name} /></div>
             {:else if one.week.length > 0}
-              <p class="pb-2 text-sm">{#each one.week as span (`${span.weekday} ${span.opens}`)}<span class="mr-3"
+              <p class="pb-2 text-sm">
+                {#each one.week as span (`${span.weekday} ${span.opens}`)}<span class="mr-3"
                     >{['', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'][span.weekday]}
                     <span class="fig">{span.opens}–{span.closes}</span></span
-                  >{/each}</p>
+                  >{/each}
+              </p>
             {/if}
           </details>
         {/each}
-        {#if me.person.isLead}<p class="mt-1 text-sm text-quiet">Without hours of their own people are here when the shop is open.</p>{/if}
+        {#if me.person.isLead}<p class="mt-1 text-sm text-quiet">
+            Without hours of their own people are here when the shop is open.
+          </p>{/if}
       </section>
       <div class="grid content-start gap-6">
         <section aria-labelledby="off">
@@ -129,10 +146,22 @@
           </ul>
           {#if me.person.worksAtTheBench}
             <Form class="mt-3 grid gap-3" onsend={away}>
-              <Select label="Who" bind:value={who} choices={whose} class="w-full" error={work.error('person')} />
+              <Select
+                label="Who"
+                bind:value={who}
+                choices={whose}
+                class="w-full"
+                error={work.error('person')}
+              />
               <div class="grid grid-cols-2 gap-3">
                 <Field label="From" type="date" bind:value={first} error={work.error('first')} />
-                <Field label="to" type="date" bind:value={last} hint="empty for one day" error={work.error('last')} />
+                <Field
+                  label="to"
+                  type="date"
+                  bind:value={last}
+                  hint="empty for one day"
+                  error={work.error('last')}
+                />
               </div>
               <Field label="Why" bind:value={why} maxlength={120} error={work.error('why')} />
               <Problem message={work.leftover('person', 'first', 'last', 'why')} />
@@ -144,14 +173,17 @@
           <section aria-labelledby="subscribe">
             <h2 id="subscribe" class="rule-below pb-1">Your plan in your calendar</h2>
             <p class="mt-1 text-sm">
-              An address your calendar subscribes to. Whoever has it sees what the plan gives you to do: machines and steps, no owners.
+              An address your calendar subscribes to. Whoever has it sees what the plan gives you to do:
+              machines and steps, no owners.
             </p>
             {#if address}
               <p class="fig mt-2 border border-line bg-white p-2 text-sm break-all">{address}</p>
               <p class="text-sm text-quiet">It is shown this once. A new one ends it.</p>
             {/if}
             <div class="mt-2 flex flex-wrap gap-2">
-              <Button busy={work.busy} onclick={subscribe}>{it.subscribed ? 'A new address' : 'Make the address'}</Button>
+              <Button busy={work.busy} onclick={subscribe}
+                >{it.subscribed ? 'A new address' : 'Make the address'}</Button
+              >
               {#if it.subscribed}<Button busy={work.busy} onclick={end}>End it</Button>{/if}
             </div>
           </section>

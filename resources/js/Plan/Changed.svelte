@@ -37,16 +37,36 @@
 
 <Dialog bind:open title="Something changed">
   <p class="text-sm">
-    What happens to a machine is noted at its job: a step that takes longer, a proof that fails, a part that comes. The plan hears of
-    it by itself. Say here when you are not at the bench.
+    What happens to a machine is noted at its job: a step that takes longer, a proof that fails, a part that
+    comes. The plan hears of it by itself. Say here when you are not at the bench.
   </p>
   <Form class="mt-3 grid gap-3" onsend={send}>
     <Field label="Day" type="date" bind:value={first} error={work.error('first') ?? work.error('last')} />
     <div class="grid grid-cols-2 gap-3">
-      <Field label="I am away from" bind:value={from} mono maxlength={5} hint="such as 14:30; empty for the whole day" error={work.error('from')} />
-      <Field label="until" bind:value={to} mono maxlength={5} hint="empty until closing" error={work.error('to')} />
+      <Field
+        label="I am away from"
+        bind:value={from}
+        mono
+        maxlength={5}
+        hint="such as 14:30; empty for the whole day"
+        error={work.error('from')}
+      />
+      <Field
+        label="until"
+        bind:value={to}
+        mono
+        maxlength={5}
+        hint="empty until closing"
+        error={work.error('to')}
+      />
     </div>
-    <Field label="Why" bind:value={why} maxlength={120} hint="a word, such as “dentist”" error={work.error('why')} />
+    <Field
+      label="Why"
+      bind:value={why}
+      maxlength={120}
+      hint="a word, such as “dentist”"
+      error={work.error('why')}
+    />
     <Problem message={work.leftover('first', 'last', 'from', 'to', 'why')} />
     <div><Button kind="main" type="submit" busy={work.busy}>Plan anew</Button></div>
   </Form>

@@ -17,10 +17,25 @@
   const parts = $derived(
     sheet.data
       ? [
-          { code: 'hot', name: 'Hot, running, dangerous', lines: sheet.data.hot, none: 'Nothing is hot and nothing runs.' },
+          {
+            code: 'hot',
+            name: 'Hot, running, dangerous',
+            lines: sheet.data.hot,
+            none: 'Nothing is hot and nothing runs.',
+          },
           { code: 'open', name: 'Open', lines: sheet.data.open, none: 'Nothing is taken apart or in hands.' },
-          { code: 'promised', name: 'Promised', lines: sheet.data.promised, none: 'Nothing is promised for today or tomorrow.' },
-          { code: 'counted', name: 'Counted on', lines: sheet.data.countedOn, none: 'Nothing is to come and nothing to be started.' },
+          {
+            code: 'promised',
+            name: 'Promised',
+            lines: sheet.data.promised,
+            none: 'Nothing is promised for today or tomorrow.',
+          },
+          {
+            code: 'counted',
+            name: 'Counted on',
+            lines: sheet.data.countedOn,
+            none: 'Nothing is to come and nothing to be started.',
+          },
           { code: 'call', name: 'To call', lines: sheet.data.call, none: 'Nobody waits for a call.' },
           { code: 'done', name: 'Sent out today', lines: sheet.data.done, none: 'Nothing yet.' },
         ]

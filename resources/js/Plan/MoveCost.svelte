@@ -10,29 +10,29 @@
   import type { Moving } from './moving.svelte';
 
   /** What putting a step there would cost; and then it is put there, or not. */
-  let { plan, moving, zone, ondone }: { plan: Today; moving: Moving; zone: string; ondone: () => unknown } = $props();
+  let { plan, moving, zone, ondone }: { plan: Today; moving: Moving; zone: string; ondone: () => unknown } =
+    $props();
   const client = useQueryClient();
   const work = new Work();
   let moved = $state<Moved | null>(null);
   const who = $derived(plan.people.find((one) => one.id === moving.person));
 
-  const body = (tryOnly: boolean) => ({
+  const body = () => ({
     job: moving.step?.job ?? 0,
     step: moving.step?.what ?? '',
     person: moving.person,
     notBefore: new Date(moving.start).toISOString(),
-    tryOnly,
   });
 
   $effect(() => {
     void work.do(async () => {
-      moved = await told(api.POST('/plan/moves', { body: body(true) }));
+      moved = await told(api.POST('/plan/move-cost', { body: body() }));
     });
   });
 
   async function keep(): Promise<void> {
     const kept = await work.do(async () => {
-      await told(api.POST('/plan/moves', { body: body(false) }));
+      await told(api.POST('/plan/moves', { body: body() }));
       await client.invalidateQueries({ queryKey: ['today'] });
     });
     if (kept) leave();
@@ -40,7 +40,9 @@
 
   async function undo(): Promise<void> {
     const undone = await work.do(async () => {
-      await told(api.DELETE('/plan/moves', { body: { job: moving.step?.job ?? 0, step: moving.step?.what ?? '' } }));
+      await told(
+        api.DELETE('/plan/moves', { body: { job: moving.step?.job ?? 0, step: moving.step?.what ?? '' } }),
+      );
       await client.invalidateQueries({ queryKey: ['today'] });
     });
     if (undone) leave();

@@ -11,7 +11,10 @@
 {#if plan.nightAt && (plan.night.length > 0 || plan.notAtNight.length > 0)}
   <section
     aria-labelledby="night"
-    class={['mt-4 px-3 py-2 text-waiting', due ? 'border-l-4 border-waiting bg-waiting-wash' : 'bg-waiting-wash']}
+    class={[
+      'mt-4 px-3 py-2 text-waiting',
+      due ? 'border-l-4 border-waiting bg-waiting-wash' : 'bg-waiting-wash',
+    ]}
   >
     <h2 id="night">Start before you go, {clock(plan.nightAt, zone)}</h2>
     <ul class="text-sm">

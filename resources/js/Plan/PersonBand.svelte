@@ -48,6 +48,30 @@
     return holes.filter(([, end]) => Date.parse(end) > now + 60_000);
   });
 
+  // steps of one machine that follow each other carry its tag once, without the letter that checks it
+  const runs = $derived.by(() => {
+    const all: { job: number; tag: string; start: string; end: string; done: boolean }[] = [];
+    for (const step of [...person.steps].sort((a, b) => Date.parse(a.start) - Date.parse(b.start))) {
+      const last = all.at(-1);
+      const done = step.state === 'done';
+      if (
+        last?.job === step.job &&
+        last.done === done &&
+        Date.parse(step.start) - Date.parse(last.end) < 120_000
+      )
+        last.end = step.end;
+      else
+        all.push({
+          job: step.job,
+          tag: step.tag.replace(/-[A-Z]$/, ''),
+          start: step.start,
+          end: step.end,
+          done,
+        });
+    }
+    return all;
+  });
+
   const said = (step: PlanStep): string =>
     `${step.tag}, ${step.what}, ${clock(step.start, zone)} to ${clock(step.end, zone)}${step.state === 'now' ? ', now' : ''}${step.moved ? ', moved' : ''}`;
 
@@ -144,9 +168,18 @@
           ]}
           style="left: {place.left}%; width: max({place.width}%, 4px)"
         >
-          {#if place.width > 6}{step.moved ? '▸' : ''}{step.tag}{/if}
+          {#if step.moved}<span class="sr-only">moved</span>▸{/if}
         </button>
       {/if}
+    {/each}
+    {#each runs as run (run.start)}
+      {@const place = span(ruler, run.start, run.end)}
+      {#if place.width > 5.4}<span
+          aria-hidden="true"
+          class="pointer-events-none absolute top-1 flex h-8 items-center justify-center overflow-hidden font-mono text-xs font-semibold text-white"
+          style="left: {place.left}%; width: {place.width}%"
+          ><span class={['px-0.5', run.done ? 'text-ink' : 'bg-action']}>{run.tag}</span></span
+        >{/if}
     {/each}
     {#if moving.step && moving.person === person.id && moving.moved}
       {@const left = at(ruler, moving.start)}

@@ -1,10 +1,14 @@
 <script lang="ts">
-  import type { Promise_ } from '@/api/types';
+  import type { PromiseDays } from '@/api/types';
   import { promised } from '@/ui/format';
   import { here } from '@/api/session.svelte';
 
   /** The days that hold, each to be taken with a press. */
-  let { offer, taken, onpick }: { offer: Promise_; taken: string; onpick?: ((day: string) => unknown) | undefined } = $props();
+  let {
+    offer,
+    taken,
+    onpick,
+  }: { offer: PromiseDays; taken: string; onpick?: ((day: string) => unknown) | undefined } = $props();
   const me = here();
   const days = $derived(
     [
@@ -13,7 +17,9 @@
       { day: offer.half, of: 'half' },
     ].filter((one, i, all) => one.day !== null && all.findIndex((other) => other.day === one.day) === i),
   );
-  const chance = $derived(taken === '' ? null : (offer.chances.findLast((one) => one.day <= taken)?.chance ?? null));
+  const chance = $derived(
+    taken === '' ? null : (offer.chances.filter((one) => one.day <= taken).at(-1)?.chance ?? null),
+  );
 </script>
 
 {#if offer.ninety === null}
@@ -29,12 +35,17 @@
           title={one.day}
           onclick={() => onpick(one.day ?? '')}>{promised(one.day, me.zone)} in {one.of}</button
         >
-      {:else if one.day}<span><strong class="text-ink">{promised(one.day, me.zone)}</strong> in {one.of}</span>{/if}
+      {:else if one.day}<span><strong class="text-ink">{promised(one.day, me.zone)}</strong> in {one.of}</span
+        >{/if}
     {/each}
   </p>
-  {#if chance !== null && taken !== ''}<p class={['text-sm', chance < 0.5 ? 'font-semibold text-out' : 'text-quiet']}>
+  {#if chance !== null && taken !== ''}<p
+      class={['text-sm', chance < 0.5 ? 'font-semibold text-out' : 'text-quiet']}
+    >
       {chance < 0.5 ? '◆ ' : ''}this day holds in {Math.round(chance * 100)} of 100
-    </p>{:else if taken !== '' && offer.half !== null && taken < offer.half}<p class="text-sm font-semibold text-out">
+    </p>{:else if taken !== '' && offer.half !== null && taken < offer.half}<p
+      class="text-sm font-semibold text-out"
+    >
       ◆ this day holds in fewer than 5 of 100
     </p>{/if}
 {/if}

@@ -9,7 +9,8 @@
     findings,
     taken,
     onpick,
-  }: { family: string; findings: readonly string[]; taken: string; onpick: (day: string) => unknown } = $props();
+  }: { family: string; findings: readonly string[]; taken: string; onpick: (day: string) => unknown } =
+    $props();
   const offer = createQuery(() => ({
     queryKey: ['promise-offer', family, [...findings].sort().join(' ')],
     queryFn: () => told(api.POST('/plan/promise-offer', { body: { family, findings: [...findings] } })),

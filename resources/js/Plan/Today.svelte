@@ -11,12 +11,14 @@
   import Tag from '@/ui/Tag.svelte';
   import { Work } from '@/ui/work.svelte';
   import BenchPlaces from './BenchPlaces.svelte';
+  import ByItself from './ByItself.svelte';
   import Changed from './Changed.svelte';
   import { Moving } from './moving.svelte';
   import MoveCost from './MoveCost.svelte';
   import Night from './Night.svelte';
   import PersonBand from './PersonBand.svelte';
-  import { at, hours, long, rulerOf, span } from './ruler';
+  import { at, hours, rulerOf, span } from './ruler';
+  import Warnings from './Warnings.svelte';
 
   const me = here();
   const client = useQueryClient();
@@ -29,9 +31,13 @@
   const may = $derived(me.person.worksAtTheBench);
   let asked = $state(false);
   let changed = $state(false);
+  // at four it stands on top
+  const night = $derived(plan?.nightAt ? now >= Date.parse(plan.nightAt) : false);
   const shut = $derived.by(() => {
     const last = plan?.open.at(-1)?.[1];
-    return plan && last && Date.parse(last) < Date.parse(plan.to) ? span(rulerOf(plan.from, plan.to), last, plan.to) : null;
+    return plan && last && Date.parse(last) < Date.parse(plan.to)
+      ? span(rulerOf(plan.from, plan.to), last, plan.to)
+      : null;
   });
 
   async function takeNext(): Promise<void> {
@@ -40,7 +46,9 @@
     const taken = await work.do(async () =>
       keepJob(
         client,
-        await told(api.POST('/jobs/{job}/hands', { params: { path: { job: next.job } }, body: { on: true } })),
+        await told(
+          api.POST('/jobs/{job}/hands', { params: { path: { job: next.job } }, body: { on: true } }),
+        ),
       ),
     );
     if (taken) navigate('/jobs/:id', { params: { id: String(next.job) } });
@@ -59,13 +67,16 @@
       <p role="alert" class="mt-4 text-out">✕ {today.error.message}</p>
     {:else if plan && ruler}
       {#if plan.madeAt === null}
-        <p class="mt-4">The first plan is on its way; it is made of the machines that are booked in and of who is here.</p>
+        <p class="mt-4">
+          The first plan is on its way; it is made of the machines that are booked in and of who is here.
+        </p>
       {:else if plan.open.length === 0}
         <p class="mt-4 border-l-4 border-waiting bg-waiting-wash px-3 py-2 text-waiting">
           ▢ The shop is shut today. What is planned for the next days stands under
           <a class="underline" href={p('/week')}>This week</a>.
         </p>
       {/if}
+      {#if night}<Night {plan} zone={me.zone} />{/if}
       <div class="relative mt-3">
         <div class="grid grid-cols-[84px_minmax(0,1fr)]" aria-hidden="true">
           <span></span>
@@ -101,47 +112,22 @@
           />
         {:else}
           {#if plan.madeAt}<p class="mt-3">
-              Nobody works at the bench here: a technician or a lead does. See <a class="text-action underline" href={p('/shop')}
-                >Shop</a
+              Nobody works at the bench here: a technician or a lead does. See <a
+                class="text-action underline"
+                href={p('/shop')}>Shop</a
               >.
             </p>{/if}
         {/each}
-        {#if plan.alone.length > 0}
-          <h2 class="mt-3">By itself</h2>
-          {#each plan.alone as step (`${step.job} ${step.what}`)}
-            {@const place = span(ruler, step.end, step.aloneUntil)}
-            <div class="grid min-h-8 grid-cols-[84px_minmax(0,1fr)] items-center">
-              <a class="origin-left scale-90" href={job(step.job)}><Tag tag={step.tag} /></a>
-              <div class="relative h-6">
-                <span
-                  class={[
-                    'absolute top-1/2 border-t-[3px] border-waiting',
-                    step.watch === 'beside' && 'border-dotted',
-                  ]}
-                  style="left: {place.left}%; width: max({place.width}%, 6px)"
-                ></span>
-                <span
-                  class={['absolute top-1/2 -translate-y-1/2 bg-sheet/80 px-1 text-xs whitespace-nowrap text-quiet', place.left + place.width > 62 ? '-translate-x-full' : '']}
-                  style="left: {place.left + place.width > 62 ? place.left : place.left + place.width}%"
-                  title={step.because}
-                  >{step.what}, {long((Date.parse(step.aloneUntil) - Date.parse(step.end)) / 60_000)}{step.watch ===
-                  'beside'
-                    ? ', beside it'
-                    : step.watch === 'in-the-shop'
-                      ? ', somebody here'
-                      : ''}</span
-                >
-              </div>
-            </div>
-          {/each}
-        {/if}
+        <ByItself steps={plan.alone} {ruler} />
         {#if plan.comesIn.length > 0}
           <div class="mt-2 grid min-h-8 grid-cols-[84px_minmax(0,1fr)] items-center">
             <h2>Comes in</h2>
             <ul class="flex flex-wrap gap-x-4 text-sm">
               {#each plan.comesIn as part (part.at + part.name)}
                 <li class={part.late ? 'text-out' : 'text-well'}>
-                  ▼ {part.pieces === 1 ? '' : `${part.pieces} × `}{part.name}{part.late ? ', should have come' : ''}
+                  ▼ {part.pieces === 1 ? '' : `${part.pieces} × `}{part.name}{part.late
+                    ? ', should have come'
+                    : ''}
                 </li>
               {/each}
             </ul>
@@ -150,20 +136,25 @@
         {#if now >= ruler.from && now <= ruler.to}
           <div class="pointer-events-none absolute top-5 bottom-0 right-0 left-[84px]" aria-hidden="true">
             <span class="absolute inset-y-0 z-10 border-l-2 border-ink" style="left: {at(ruler, now)}%"
-              ><span class="absolute -top-1 -left-[7px] h-3 w-3 bg-ink" style="clip-path: polygon(0 0, 100% 0, 100% 60%, 50% 100%, 0 60%)"
+              ><span
+                class="absolute -top-1 -left-[7px] h-3 w-3 bg-ink"
+                style="clip-path: polygon(0 0, 100% 0, 100% 60%, 50% 100%, 0 60%)"
               ></span></span
             >
           </div>
         {/if}
       </div>
-      <Night {plan} zone={me.zone} />
+      {#if !night}<Night {plan} zone={me.zone} />{/if}
       {#if plan.unplanned.length > 0}
         <section class="mt-4" aria-labelledby="unplanned">
           <h2 id="unplanned" class="rule-below pb-1">Not in the plan</h2>
           <ul>
             {#each plan.unplanned as one (one.job)}
               <li class="rule-below">
-                <a class="flex min-h-11 flex-wrap items-center gap-x-3 py-1 hover:bg-wash" href={job(one.job)}>
+                <a
+                  class="flex min-h-11 flex-wrap items-center gap-x-3 py-1 hover:bg-wash"
+                  href={job(one.job)}
+                >
                   <Tag tag={one.tag} /> <span class="font-semibold">{one.what}</span>
                   <span class="text-sm text-quiet">{one.because}</span>
                 </a>
@@ -183,7 +174,10 @@
         {#if may}
           {#if plan.next}
             <p class="text-sm text-quiet">Your next, {clock(plan.next.start, me.zone)}</p>
-            <p class="flex flex-wrap items-center gap-2 font-semibold"><Tag tag={plan.next.tag} /> {plan.next.what}</p>
+            <p class="flex flex-wrap items-center gap-2 font-semibold">
+              <Tag tag={plan.next.tag} />
+              {plan.next.what}
+            </p>
           {/if}
           <div class="mt-2 mb-5 flex flex-wrap gap-2">
             {#if plan.next}<Button kind="main" busy={work.busy} onclick={takeNext}>Take the next</Button>{/if}
@@ -192,32 +186,26 @@
         {/if}
         <h2>Holds</h2>
         <p class="mt-1">{plan.holds}</p>
-        {#if plan.warnings.length > 0}
-          <h2 class="mt-5 text-out">Does not hold</h2>
-          {#each plan.warnings as warning (warning.job)}
-            <div class="mt-2 border-l-4 border-out bg-out-wash px-3 py-2">
-              <a class="flex flex-wrap items-center gap-x-2 hover:underline" href={job(warning.job)}
-                ><Tag tag={warning.tag} /> <strong>{warning.name}</strong></a
-              >
-              <p class="text-sm">{warning.words}</p>
-              {#each warning.ways as way (way)}<p class="text-sm">→ {way}</p>{/each}
-            </div>
-          {/each}
-        {/if}
+        <Warnings warnings={plan.warnings} />
         {#if plan.madeAt}
           <h2 class="mt-5">{plan.stale ? 'Planned at' : 'Changed at'} {clock(plan.madeAt, me.zone)}</h2>
-          {#if plan.stale}<p class="text-sm font-semibold text-waiting" role="status">◔ a new plan is on its way</p>{/if}
+          {#if plan.stale}<p class="text-sm font-semibold text-waiting" role="status">
+              ◔ a new plan is on its way
+            </p>{/if}
           {#if plan.changedBecause}<p class="mt-1 text-sm break-words">{plan.changedBecause}.</p>{/if}
           <ul class="mt-1 text-sm">
             {#each plan.costs as line (line)}<li class="text-out">▲ {line}</li>{/each}
             {#each plan.gains as line (line)}<li class="text-well">▼ {line}</li>{/each}
-            {#if plan.costs.length + plan.gains.length === 0}<li class="text-quiet">Nothing is later or late by it.</li>{/if}
+            {#if plan.costs.length + plan.gains.length === 0}<li class="text-quiet">
+                Nothing is later or late by it.
+              </li>{/if}
           </ul>
           <h2 class="mt-5">How good is this plan</h2>
           <p class="mt-1 text-sm">{plan.quality}</p>
         {/if}
         {#if may}<p class="mt-4 text-sm text-quiet">
-            ← → moves the step under the mark by a quarter of an hour, ↑ ↓ to somebody else, Enter says what it costs.
+            ← → moves the step under the mark by a quarter of an hour, ↑ ↓ to somebody else, Enter says what
+            it costs.
           </p>{/if}
       {/if}
     {/if}

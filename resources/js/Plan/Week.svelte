@@ -15,9 +15,12 @@
     refetchInterval: 15_000,
   }));
   const name = (day: string): string =>
-    new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' }).format(
-      new Date(`${day}T00:00:00Z`),
-    );
+    new Intl.DateTimeFormat('en-GB', {
+      weekday: 'short',
+      day: 'numeric',
+      month: 'short',
+      timeZone: 'UTC',
+    }).format(new Date(`${day}T00:00:00Z`));
   const job = (id: number): string => p('/jobs/:id', { params: { id: String(id) } });
 </script>
 
@@ -54,7 +57,10 @@
         </ul>
         <div class="flex min-w-0 flex-wrap items-center gap-x-4 gap-y-1">
           {#each day.ready as one (one.job)}
-            <a href={job(one.job)} class="inline-flex min-h-9 items-center gap-2 hover:underline max-lg:min-h-11">
+            <a
+              href={job(one.job)}
+              class="inline-flex min-h-9 items-center gap-2 hover:underline max-lg:min-h-11"
+            >
               <Tag tag={one.tag} />
               <span class={['text-sm', one.late > 0 ? 'font-bold text-out' : 'text-quiet']}
                 >{one.late > 0

@@ -12,16 +12,15 @@
   const client = useQueryClient();
   const work = new Work();
   const days = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
-  let lines = $state<string[]>([]);
   let kept = $state(false);
-  $effect(() => {
-    lines = days.map((_, i) =>
+  let lines = $derived(
+    days.map((_, i) =>
       week
         .filter((one) => one.weekday === i + 1)
         .map((one) => `${one.opens}–${one.closes}`)
         .join(', '),
-    );
-  });
+    ),
+  );
 
   function typed(): HoursOfDay[] {
     return lines.flatMap((line, i) =>
@@ -40,7 +39,10 @@
 
   async function send(): Promise<void> {
     kept = await work.do(async () => {
-      client.setQueryData(['calendar'], await told(api.PUT('/plan/hours', { body: { person, week: typed() } })));
+      client.setQueryData(
+        ['calendar'],
+        await told(api.PUT('/plan/hours', { body: { person, week: typed() } })),
+      );
     });
   }
 
@@ -51,7 +53,13 @@
   {#each days as day, i (day)}
     <label class="grid grid-cols-[48px_minmax(0,1fr)] items-center gap-2 text-sm">
       <span class="font-semibold">{day}</span>
-      <input class="field font-mono" bind:value={lines[i]} maxlength={80} aria-label="{name}, {day}" placeholder={person === null ? 'shut' : ''} />
+      <input
+        class="field font-mono"
+        bind:value={() => lines[i] ?? '', (line) => (lines = lines.map((old, k) => (k === i ? line : old)))}
+        maxlength={80}
+        aria-label="{name}, {day}"
+        placeholder={person === null ? 'shut' : ''}
+      />
     </label>
   {/each}
   <Problem message={refused} />

@@ -4,23 +4,22 @@
   import { here } from '@/api/session.svelte';
   import { p } from '@/router';
   import Button from '@/ui/Button.svelte';
-  import { day, money } from '@/ui/format';
+  import { day, dayIn, money } from '@/ui/format';
   import BenchPlaces from './BenchPlaces.svelte';
   import { long } from './ruler';
 
   const me = here();
   let back = $state(0);
-  const from = $derived.by(() => {
-    if (back === 0) return undefined;
-    const at = new Date();
-    at.setDate(at.getDate() - 6 - 7 * back);
-    return at.toISOString().slice(0, 10);
-  });
+  const from = $derived(
+    back === 0 ? undefined : dayIn(me.zone, new Date(Date.now() - (6 + 7 * back) * 86_400_000)),
+  );
   const went = createQuery(() => ({
     queryKey: ['plan-went', from ?? 'now'],
     queryFn: () => told(api.GET('/plan/went', { params: { query: from ? { from } : {} } })),
   }));
-  const most = $derived(Math.max(1, ...(went.data?.stations ?? []).flatMap((one) => [one.took, one.reckoned])));
+  const most = $derived(
+    Math.max(1, ...(went.data?.stations ?? []).flatMap((one) => [one.took, one.reckoned])),
+  );
   const one = (n: number): string => n.toFixed(1);
 </script>
 
@@ -40,7 +39,9 @@
       </p>
       {#if back > 0}<Button onclick={() => (back -= 1)}>Week after</Button>{/if}
     </div>
-    {#if it.dearest}<p class="mt-3 border-l-4 border-waiting bg-waiting-wash px-3 py-2 font-semibold text-waiting">
+    {#if it.dearest}<p
+        class="mt-3 border-l-4 border-waiting bg-waiting-wash px-3 py-2 font-semibold text-waiting"
+      >
         ▢ {it.dearest}
       </p>{/if}
     <div class="mt-3 grid gap-x-10 gap-y-5 lg:grid-cols-2">
@@ -95,7 +96,9 @@
         </p>
         <h2 class="rule-below mt-5 pb-1">Machines in the shop</h2>
         <p class="mt-1">
-          <span class="fig">{one(it.work)}</span> on the average = <span class="fig">{it.rate.toFixed(2)}</span> a day ×
+          <span class="fig">{one(it.work)}</span> on the average =
+          <span class="fig">{it.rate.toFixed(2)}</span>
+          a day ×
           <span class="fig">{one(it.time)}</span> days each (Little’s law).
         </p>
         <p class="text-sm text-quiet">

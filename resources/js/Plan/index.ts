@@ -2,3 +2,4 @@
 export { default as BenchPlaces } from './BenchPlaces.svelte';
 export { default as PromiseOffer } from './PromiseOffer.svelte';
 export { default as PromiseOfJob } from './PromiseOfJob.svelte';
+export { default as PlanWarnings } from './Warnings.svelte';

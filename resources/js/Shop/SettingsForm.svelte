@@ -61,10 +61,11 @@
     },
     { field: 'findMinutes', label: 'Finding what failed takes', unit: 'min', hint: '30 unless set' },
     { field: 'downDays', label: 'A machine that failed stands', unit: 'days', hint: '2 unless set' },
+    { field: 'ovens', label: 'Dryers', unit: null, plain: true, hint: 'for spools; 1 unless set' },
     { field: 'printHourMinor', label: 'An hour of printing brings', unit: null, hint: '1.20 unless set' },
   ];
   const left = $derived(
-    work.leftover('shopName', 'zone', 'currency', 'school', ...figures.map((one) => one.field)),
+    work.leftover('shopName', 'zone', 'currency', 'school', 'nights', ...figures.map((one) => one.field)),
   );
 
   $effect(() => {
@@ -86,6 +87,8 @@
       findMinutes: String(it.findMinutes),
       downDays: String(it.downDays),
       printHourMinor: (it.printHourMinor / 100).toFixed(2),
+      ovens: String(it.ovens),
+      nights: it.nights ? 'yes' : 'no',
     };
   });
 
@@ -113,6 +116,8 @@
         findMinutes: whole('findMinutes'),
         downDays: whole('downDays'),
         printHourMinor: whole('printHourMinor'),
+        ovens: whole('ovens'),
+        nights: text['nights'] === 'yes',
       };
       client.setQueryData(['settings'], await told(api.PUT('/settings', { body })));
       me.session = await told(api.GET('/session'));
@@ -153,7 +158,7 @@
             label={figure.label}
             bind:value={text[figure.field] as string}
             numeric
-            unit={figure.unit ?? me.currency}
+            unit={figure.plain ? '' : (figure.unit ?? me.currency)}
             hint={figure.hint}
             error={work.error(figure.field)}
           />
@@ -168,6 +173,19 @@
         ]}
         error={work.error('school')}
       />
+      <Press
+        label="When nobody is here"
+        bind:value={() => text['nights'] ?? '', (code) => (text['nights'] = code)}
+        choices={[
+          { code: 'no', name: 'Everything is off' },
+          { code: 'yes', name: 'What has earned it may run' },
+        ]}
+        error={work.error('nights')}
+      />
+      <p class="-mt-2 text-sm text-quiet">
+        Earned: its heaters were seen to stop by themselves, it held its heat, it has printed. Local rules and
+        your insurer come first.
+      </p>
       <Problem message={left} />
       <div class="flex items-center gap-3">
         <Button kind="main" type="submit" busy={work.busy}>Keep</Button>

@@ -15,6 +15,12 @@ export const benchQuery = () => ({
   refetchInterval: LIVE,
 });
 
+export const todayQuery = () => ({
+  queryKey: ['today'],
+  queryFn: () => told(api.GET('/plan/today')),
+  refetchInterval: LIVE,
+});
+
 export const jobQuery = (id: number) => ({
   queryKey: ['job', id],
   queryFn: () => told(api.GET('/jobs/{job}', { params: { path: { job: id } } })),

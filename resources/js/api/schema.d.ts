@@ -1028,6 +1028,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/jobs/{job}/promise": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["promiseShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/jobs/{job}/promised-parts": {
         parameters: {
             query?: never;
@@ -2372,6 +2388,198 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/plan/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["calendarShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/plan/calendar-address": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calendarAddress"];
+        delete: operations["calendarEndAddress"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/plan/days-off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calendarAway"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/plan/days-off/{off}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["calendarBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/plan/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["handOverShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/plan/hours": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["calendarHours"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/plan/move-cost": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["todayCost"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/plan/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["todayMove"];
+        delete: operations["todayUndo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/plan/promise-offer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["promiseOffer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/plan/today": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["todayShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/plan/week": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["weekShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/plan/went": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["wentShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/scan": {
         parameters: {
             query?: never;
@@ -2827,6 +3035,8 @@ export interface components {
             backup: string | null;
             /** @description claims rather mended than waited for; null for whom money is not shown */
             claimsToMend: number | null;
+            /** @description promises that do not hold by the plan */
+            warnings: components["schemas"]["WarningView"][];
             /** @description letters to owners who have not come */
             lettersDue: number | null;
         };
@@ -2896,6 +3106,16 @@ export interface components {
         BinStockView: {
             bin: string;
             onHand: number;
+        };
+        /** @description When the shop is open and who is here when. */
+        CalendarView: {
+            shop: components["schemas"]["OpenHoursView"][];
+            people: components["schemas"]["WorkerHoursView"][];
+            off: components["schemas"]["DayOffView"][];
+            /** @description the one who asks has an address to subscribe to */
+            subscribed: boolean;
+            /** @description that address, shown once */
+            address: string | null;
         };
         /** @description A campaign on one line; in a passport with what is known of that machine. */
         CampaignLine: {
@@ -3088,6 +3308,14 @@ export interface components {
             expected: number;
             because: string;
         };
+        /** @description Something that is ordered and comes. */
+        ComesInView: {
+            at: string;
+            name: string;
+            pieces: number;
+            /** @description it should have come */
+            late: boolean;
+        };
         /** @description Earlier readings of a machine, newest first, and the spread over its sisters. */
         ComparedView: {
             unit: string;
@@ -3204,6 +3432,28 @@ export interface components {
             /** @description the finding a yes would be */
             finding: string;
             statement: string;
+        };
+        /** @description A day, and how often it holds. */
+        DayChanceView: {
+            day: string;
+            /**
+             * Format: float
+             * @description 0 to 1
+             */
+            chance: number;
+        };
+        /** @description Days on which somebody is not here, or the shop is shut. */
+        DayOffView: {
+            id: number;
+            /** @description null for the shop */
+            person: number | null;
+            name: string | null;
+            first: string;
+            last: string;
+            /** @description a part of the day only */
+            from: string | null;
+            to: string | null;
+            why: string;
         };
         DemoLoginView: {
             login: string;
@@ -3699,6 +3949,30 @@ export interface components {
         GuidesView: {
             guides: components["schemas"]["GuideLineView"][];
         };
+        /** @description One thing the next shift must know. */
+        HandOverLineView: {
+            job: number | null;
+            tag: string | null;
+            words: string;
+            /** @description how somebody is reached; null for whom that is not shown */
+            contact: string | null;
+            /** @description it cannot wait */
+            urgent: boolean;
+        };
+        /** @description What the next shift must know, from the record. */
+        HandOverView: {
+            at: string;
+            /** @description hot, running, or dangerous */
+            hot: components["schemas"]["HandOverLineView"][];
+            /** @description taken apart or in hands */
+            open: components["schemas"]["HandOverLineView"][];
+            /** @description what is to come or to be started */
+            countedOn: components["schemas"]["HandOverLineView"][];
+            promised: components["schemas"]["HandOverLineView"][];
+            call: components["schemas"]["HandOverLineView"][];
+            /** @description sent out today */
+            done: components["schemas"]["HandOverLineView"][];
+        };
         /** @description A finding that somebody’s words may mean. */
         HeardView: {
             code: string;
@@ -4098,6 +4372,14 @@ export interface components {
             /** @description failures from which on a group goes by itself */
             believesFrom: number;
         };
+        /** @description How much of somebody's day is planned. */
+        LoadView: {
+            name: string;
+            /** @description minutes they are here */
+            here: number;
+            /** @description minutes that are planned */
+            planned: number;
+        };
         /** @description A machine on a campaign. */
         LookView: {
             tag: string;
@@ -4200,6 +4482,13 @@ export interface components {
             withdrawn: boolean;
             at: string | null;
         };
+        /** @description What a move costs and brings. */
+        MovedView: {
+            costs: string[];
+            gains: string[];
+            /** @description it was moved, not only tried */
+            kept: boolean;
+        };
         MovementView: {
             id: number;
             part: string;
@@ -4232,6 +4521,18 @@ export interface components {
         NamedView: {
             code: string;
             name: string;
+        };
+        /** @description Something that could be started before everybody goes. */
+        NightStepView: {
+            job: number;
+            tag: string;
+            what: string;
+            /** @description minutes */
+            hands: number;
+            /** @description minutes it then goes by itself */
+            alone: number;
+            /** @description why it is not started; null where it is */
+            because: string | null;
         };
         /** @description Parts whose hours say nothing, and why. */
         NotCountedView: {
@@ -4358,6 +4659,14 @@ export interface components {
         /** @description Machines on offer. */
         OffersView: {
             offers: components["schemas"]["OfferLine"][];
+        };
+        /** @description Hours of a day of the week. */
+        OpenHoursView: {
+            /** @description 1 for Monday */
+            weekday: number;
+            /** @description such as 08:30 */
+            opens: string;
+            closes: string;
         };
         OrderLineView: {
             id: number;
@@ -4753,6 +5062,39 @@ export interface components {
             name: string;
             findings: string[];
         };
+        /** @description Somebody's day. */
+        PlanPersonView: {
+            id: number;
+            name: string;
+            /** @enum {string} */
+            role: "technician" | "lead" | "counter" | "read-only";
+            /** @description from, to */
+            here: string[][];
+            steps: components["schemas"]["PlanStepView"][];
+        };
+        /** @description A step of the plan, or what was done of it. */
+        PlanStepView: {
+            job: number;
+            tag: string;
+            /** @description also its name when it is moved */
+            what: string;
+            /** @enum {string} */
+            state: "done" | "now" | "ahead";
+            start: string;
+            /** @description when its hands are over */
+            end: string;
+            /** @description when it is over */
+            aloneUntil: string;
+            /**
+             * @description who must be there while it goes by itself
+             * @enum {string}
+             */
+            watch: "nobody" | "in-the-shop" | "beside";
+            /** @description why */
+            because: string;
+            /** @description somebody moved it */
+            moved: boolean;
+        };
         /** @description A part a job is to change before it fails. */
         PlannedChangeView: {
             position: string;
@@ -4792,6 +5134,15 @@ export interface components {
             residual: boolean;
             /** @description the shop fits parts that were claimed itself */
             partsClaims: boolean;
+        };
+        /** @description Which day holds. */
+        PromiseView: {
+            /** @description ready by then in half of all cases; null when no day of the year holds */
+            half: string | null;
+            eighty: string | null;
+            ninety: string | null;
+            chances: components["schemas"]["DayChanceView"][];
+            words: string;
         };
         /** @description A part promised to a job. */
         PromisedView: {
@@ -4901,6 +5252,16 @@ export interface components {
             least: number;
             /** Format: float */
             most: number;
+        };
+        /** @description A job that is ready on a day. */
+        ReadyView: {
+            job: number;
+            tag: string;
+            name: string;
+            at: string | null;
+            due: string | null;
+            /** @description days */
+            late: number;
         };
         /** @description How a part is made here, and what one costs. */
         RecipeView: {
@@ -5152,6 +5513,10 @@ export interface components {
             downDays: number;
             /** @description what a print hour brings, minor units */
             printHourMinor: number;
+            /** @description dryers in the shop */
+            ovens: number;
+            /** @description what has earned it may run when nobody is there */
+            nights: boolean;
             zones: string[];
         };
         SheetInputView: {
@@ -5280,6 +5645,20 @@ export interface components {
             /** @enum {string} */
             standing: "passed" | "failed" | "now" | "later";
             words: string | null;
+        };
+        /** @description Minutes of hands at a station. */
+        StationMinutesView: {
+            /** @enum {string} */
+            station: "intake" | "safety" | "diagnosis" | "repair" | "proof" | "release";
+            name: string;
+            /** @description all that were spent in these days */
+            spent: number;
+            /** @description jobs that left the station in these days and had been reckoned */
+            jobs: number;
+            /** @description what those took */
+            took: number;
+            /** @description what they had been reckoned to take */
+            reckoned: number;
         };
         /** @description A mark of the station ruler. */
         StationView: {
@@ -5487,6 +5866,39 @@ export interface components {
             run: number | null;
             step: number | null;
         };
+        /** @description Today by the plan. */
+        TodayView: {
+            now: string;
+            day: string;
+            /** @description null before the first plan */
+            madeAt: string | null;
+            /** @description shop hours */
+            open: string[][];
+            /** @description the ruler begins and ends */
+            from: string;
+            to: string;
+            people: components["schemas"]["PlanPersonView"][];
+            /** @description what goes by itself today */
+            alone: components["schemas"]["PlanStepView"][];
+            comesIn: components["schemas"]["ComesInView"][];
+            /** @description when it is time to think of the night */
+            nightAt: string | null;
+            night: components["schemas"]["NightStepView"][];
+            notAtNight: components["schemas"]["NightStepView"][];
+            /** @description what was promised for today and tomorrow, in words */
+            holds: string;
+            /** @description why the plan was made anew */
+            changedBecause: string;
+            costs: string[];
+            gains: string[];
+            warnings: components["schemas"]["WarningView"][];
+            unplanned: components["schemas"]["UnplannedView"][];
+            /** @description how good the plan is, in words */
+            quality: string;
+            next: components["schemas"]["PlanStepView"] | null;
+            /** @description something has changed since, and a new plan is on its way */
+            stale: boolean;
+        };
         TokenLine: {
             id: number;
             name: string;
@@ -5586,6 +5998,13 @@ export interface components {
             /** @description the conclusion that stands as a finding: true, false, or not drawn */
             concluded: boolean | null;
         };
+        /** @description What is not in the plan, and why. */
+        UnplannedView: {
+            job: number;
+            tag: string;
+            what: string;
+            because: string;
+        };
         /** @description A machine that is ready, its owner not told yet. */
         UntoldView: {
             job: number;
@@ -5629,6 +6048,24 @@ export interface components {
             serviceDue: string | null;
             parts: components["schemas"]["PartRiskView"][];
         };
+        /** @description What machines waited for. */
+        WaitView: {
+            cause: string;
+            name: string;
+            jobs: number;
+            /** Format: float */
+            days: number;
+            /** @description what that cost; null for whom money is not shown */
+            costMinor: number | null;
+        };
+        /** @description A promise that does not hold, and what would save it. */
+        WarningView: {
+            job: number;
+            tag: string;
+            name: string;
+            words: string;
+            ways: string[];
+        };
         /** @description Who stands for a machine, and until when. */
         WarrantyView: {
             /** @enum {string} */
@@ -5664,6 +6101,58 @@ export interface components {
             minutes: number;
             parts: string[];
         };
+        /** @description A day of the plan. */
+        WeekDayView: {
+            day: string;
+            /** @description why it is shut; null when it is open */
+            shut: string | null;
+            loads: components["schemas"]["LoadView"][];
+            /** @description ready on that day by the plan */
+            ready: components["schemas"]["ReadyView"][];
+            /** @description parts that come */
+            parts: string[];
+        };
+        /** @description The days ahead by the plan. */
+        WeekView: {
+            days: components["schemas"]["WeekDayView"][];
+            /** @description after these days, or in no plan */
+            later: components["schemas"]["ReadyView"][];
+        };
+        /** @description How some days went. */
+        WentView: {
+            from: string;
+            to: string;
+            stations: components["schemas"]["StationMinutesView"][];
+            /** @description the dearest first */
+            waits: components["schemas"]["WaitView"][];
+            /** @description the one wait that costs most, in words; null when nothing waited */
+            dearest: string | null;
+            /** @description promises that fell into these days */
+            promised: number;
+            kept: number;
+            /**
+             * Format: float
+             * @description machines in the shop on the average
+             */
+            work: number;
+            /**
+             * Format: float
+             * @description machines a day
+             */
+            rate: number;
+            /**
+             * Format: float
+             * @description days each was here within these days
+             */
+            time: number;
+            came: number;
+            left: number;
+            /**
+             * Format: float
+             * @description days those that left had been here in all
+             */
+            stay: number;
+        };
         /** @description Whom a campaign would be about. */
         WhoView: {
             all: number;
@@ -5696,6 +6185,13 @@ export interface components {
             unknownAge: number;
             /** @description when the lives were worked out last */
             workedOutAt: string | null;
+        };
+        /** @description Hours of somebody who works at the bench. */
+        WorkerHoursView: {
+            id: number;
+            name: string;
+            /** @description none: whenever the shop is open */
+            week: components["schemas"]["OpenHoursView"][];
         };
         /** @description Whether a machine is worth mending, and what each way brings. */
         WorthView: {
@@ -8503,6 +8999,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    promiseShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PromiseView"];
                 };
             };
             /** @description Refused */
@@ -12258,6 +12785,475 @@ export interface operations {
             };
         };
     };
+    calendarShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    calendarAddress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    calendarEndAddress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    calendarAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    person?: number | null;
+                    /** Format: date */
+                    first: string;
+                    /** Format: date */
+                    last?: string | null;
+                    from?: string | null;
+                    to?: string | null;
+                    why: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    calendarBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                off: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    handOverShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandOverView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    calendarHours: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    person?: number | null;
+                    week?: {
+                        weekday: number;
+                        opens: string;
+                        closes: string;
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    todayCost: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    job: number;
+                    step: string;
+                    person?: number | null;
+                    notBefore?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovedView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    todayMove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    job: number;
+                    step: string;
+                    person?: number | null;
+                    notBefore?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovedView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    todayUndo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    job: number;
+                    step: string;
+                    person?: number | null;
+                    notBefore?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovedView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    promiseOffer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    family: string;
+                    findings?: string[];
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PromiseView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    todayShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TodayView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    weekShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    wentShow: {
+        parameters: {
+            query?: {
+                from?: string | null;
+                days?: number | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WentView"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     scanShow: {
         parameters: {
             query: {
@@ -12646,6 +13642,8 @@ export interface operations {
                     findMinutes: number;
                     downDays: number;
                     printHourMinor: number;
+                    ovens: number;
+                    nights: boolean;
                 };
             };
         };

@@ -9,7 +9,7 @@ use OpenApi\Attributes as OA;
 
 /** Hours of a day of the week. */
 #[OA\Schema]
-final readonly class HoursView extends View
+final readonly class OpenHoursView extends View
 {
     public function __construct(
         #[OA\Property(description: '1 for Monday')] public int $weekday,
