@@ -68,7 +68,7 @@ final class Setting
         return is_int($value) ? $value : self::DEFAULTS[$key];
     }
 
-    /** @param  'nights'  $key */
+    /** @param  'nights'|'demo_playing'  $key */
     public static function yes(string $key): bool
     {
         return self::get($key) === true;

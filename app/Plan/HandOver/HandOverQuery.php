@@ -132,7 +132,7 @@ final readonly class HandOverQuery
                 ), urgent: $at->isPast());
             }
         }
-        /** @var list<array{job: int, tag: string, what: string, alone: int}> $night */
+        /** @var list<array{job: int, tag: string, what: string, alone: int}> $night what is under way stands under hot */
         $night = PlanRow::query()->orderByDesc('id')->first()->body['night']['steps'] ?? [];
         foreach ($night as $step) {
             $lines[] = new HandOverLineView(

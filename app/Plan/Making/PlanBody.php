@@ -120,13 +120,13 @@ final readonly class PlanBody
     /**
      * What is started before everybody goes, and what is not and why.
      *
-     * @return array{at: string|null, steps: list<array<string, mixed>>, not: list<array<string, mixed>>}
+     * @return array{at: string|null, steps: list<array<string, mixed>>, goesOn: list<array<string, mixed>>, not: list<array<string, mixed>>}
      */
     private static function night(Situation $situation, Planned $plan): array
     {
         [$closes, $opens] = self::tonight($situation);
         if ($closes === null || $opens === null) {
-            return ['at' => null, 'steps' => [], 'not' => []];
+            return ['at' => null, 'steps' => [], 'goesOn' => [], 'not' => []];
         }
         $from = max(0, $closes - self::BEFORE_CLOSING);
         [$may, $not] = [[], []];
@@ -158,8 +158,28 @@ final readonly class PlanBody
                 'hands' => $step->hands,
                 'alone' => $step->alone,
             ], $chosen),
+            'goesOn' => self::goesOn($situation, $plan, $from, $closes),
             'not' => $not,
         ];
+    }
+
+    /**
+     * What was started before that and is not over when everybody goes.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function goesOn(Situation $situation, Planned $plan, int $from, int $closes): array
+    {
+        $on = [];
+        foreach ($plan->timetable->placed as $one) {
+            if ($one->start < $from && $one->aloneUntil > $closes && $one->end <= $closes) {
+                $id = (int) $plan->problem->jobs[$one->job]->id;
+                $on[] = self::nightly($situation, $id, $situation->chains[$id][$one->step])
+                    + ['until' => $situation->at($one->aloneUntil)->toIso8601String()];
+            }
+        }
+
+        return $on;
     }
 
     /** @return array<string, mixed> */

@@ -17,6 +17,9 @@ final class PlanWatch
 
     public function look(): void
     {
+        if (Setting::yes('demo_playing')) {
+            return;
+        }
         if (DB::table('plan_news')->exists() || $this->broken()) {
             PlanAnew::dispatch();
         }

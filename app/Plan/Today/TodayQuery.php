@@ -68,7 +68,7 @@ final readonly class TodayQuery
             )),
             $this->comesIn(self::list($body, 'parts'), $to),
             $night['at'],
-            array_map(self::night(...), $night['steps']),
+            array_map(self::night(...), [...$night['goesOn'] ?? [], ...$night['steps']]),
             array_map(self::night(...), $night['not']),
             $this->holds(self::list($body, 'jobs'), $now),
             $row->because ?? '',
@@ -162,7 +162,7 @@ final readonly class TodayQuery
     /** @param  array<string, mixed>  $step */
     private static function night(array $step): NightStepView
     {
-        return new NightStepView($step['job'], $step['tag'], $step['what'], $step['hands'], $step['alone'], $step['because'] ?? null);
+        return new NightStepView($step['job'], $step['tag'], $step['what'], $step['hands'], $step['alone'], $step['because'] ?? null, $step['until'] ?? null);
     }
 
     /** @param  list<array<string, mixed>>  $jobs */

@@ -8,18 +8,15 @@ use App\Intake\EditJob;
 use App\Intake\Hands;
 use App\Intake\Job;
 use App\Machines\Machine;
-use App\Plan\Ahead\Names;
-use App\Plan\Ahead\Practice;
 use App\Plan\Calendar\KeepDayOff;
 use App\Plan\Calendar\KeepHours;
-use App\Plan\Calendar\ShopHours;
 use App\Plan\Making\MakePlan;
 use App\Plan\Making\PlanRow;
 use App\Shop\Person;
 use App\Shop\Setting;
 use App\Stock\Orders\Order;
 use Generator;
-use Illuminate\Contracts\Container\Container;
+use Illuminate\Container\Container;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use OddBench\Intake\JobKind;
@@ -137,9 +134,7 @@ final class DemoPlan
 
     private function plan(): void
     {
-        foreach ([ShopHours::class, Names::class, Practice::class] as $scoped) {
-            $this->app->forgetInstance($scoped);
-        }
+        $this->app->forgetScopedInstances();
         $this->app->make(MakePlan::class)->make();
     }
 }

@@ -96,6 +96,7 @@ final class DemoShop
         $clock = new DemoClock($this->today->copy()->subMinutes(12));
         Carbon::setTestNow($this->today->copy()->subDays(self::DAYS)->setTime(7, 0));
         Setting::put('demo', true);
+        Setting::put('demo_playing', true);
         Setting::put('shop_name', 'The quay repair room');
         $this->money->terms();
         $this->makePeople();
@@ -118,6 +119,7 @@ final class DemoShop
         $this->lives->workOut();
         $this->risks->all();
         $this->plan->now();
+        Setting::put('demo_playing', false);
         $say(sprintf(
             '%d machines, %d finished jobs, %d open, %d parts.',
             Machine::query()->count(),

@@ -14,5 +14,6 @@
     { name: 'This week', href: p('/week') },
     { name: 'Hand-over', href: p('/hand-over') },
     { name: 'How it went', href: p('/went') },
+    { name: 'Hours', href: p('/hours') },
   ]}
 />

@@ -34,7 +34,7 @@
 {#if rows.length > 0}
   <h2 class="mt-2">By itself</h2>
   {#each rows as row (row.job)}
-    <div class="grid min-h-8 grid-cols-[84px_minmax(0,1fr)] items-center">
+    <div class="grid min-h-8 grid-cols-[100px_minmax(0,1fr)] items-center">
       <a class="origin-left scale-90 max-lg:py-1.5" href={p('/jobs/:id', { params: { id: String(row.job) } })}
         ><Tag tag={row.longest.tag} /></a
       >

@@ -21,7 +21,8 @@
       {#each plan.night as step (step.job)}
         <li>
           <strong>{step.tag}</strong>
-          {step.what}: {step.hands} min of hands, then {long(step.alone)} by itself
+          {#if step.until}{step.what}: it goes on until {clock(step.until, zone)}{:else}{step.what}: {step.hands}
+            min of hands, then {long(step.alone)} by itself{/if}
         </li>
       {:else}
         <li>Nothing has earned it.</li>

@@ -127,7 +127,7 @@
   }
 </script>
 
-<div class="grid grid-cols-[84px_minmax(0,1fr)] items-start">
+<div class="grid grid-cols-[100px_minmax(0,1fr)] items-start">
   <div class="py-1 leading-tight">
     <span class="font-bold">{person.name.split(' ')[0]}</span>
     <span class="block text-sm text-quiet">{person.role}</span>

@@ -78,7 +78,7 @@
       {/if}
       {#if night}<Night {plan} zone={me.zone} />{/if}
       <div class="relative mt-3">
-        <div class="grid grid-cols-[84px_minmax(0,1fr)]" aria-hidden="true">
+        <div class="grid grid-cols-[100px_minmax(0,1fr)]" aria-hidden="true">
           <span></span>
           <div class="relative h-11">
             {#each hours(ruler, me.zone) as hour (hour.left)}
@@ -91,7 +91,7 @@
           </div>
         </div>
         {#if shut}
-          <div class="pointer-events-none absolute top-9 bottom-0 right-0 left-[84px]" aria-hidden="true">
+          <div class="pointer-events-none absolute top-9 bottom-0 right-0 left-[100px]" aria-hidden="true">
             <span
               class="absolute inset-y-0 overflow-hidden bg-drawer/70 pl-1 text-xs text-quiet"
               style="left: {shut.left}%; width: {shut.width}%">shut</span
@@ -120,7 +120,7 @@
         {/each}
         <ByItself steps={plan.alone} {ruler} />
         {#if plan.comesIn.length > 0}
-          <div class="mt-2 grid min-h-8 grid-cols-[84px_minmax(0,1fr)] items-center">
+          <div class="mt-2 grid min-h-8 grid-cols-[100px_minmax(0,1fr)] items-center">
             <h2>Comes in</h2>
             <ul class="flex flex-wrap gap-x-4 text-sm">
               {#each plan.comesIn as part (part.at + part.name)}
@@ -134,7 +134,7 @@
           </div>
         {/if}
         {#if now >= ruler.from && now <= ruler.to}
-          <div class="pointer-events-none absolute top-5 bottom-0 right-0 left-[84px]" aria-hidden="true">
+          <div class="pointer-events-none absolute top-5 bottom-0 right-0 left-[100px]" aria-hidden="true">
             <span class="absolute inset-y-0 z-10 border-l-2 border-ink" style="left: {at(ruler, now)}%"
               ><span
                 class="absolute -top-1 -left-[7px] h-3 w-3 bg-ink"

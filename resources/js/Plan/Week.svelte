@@ -42,9 +42,9 @@
           {#if day.shut}<span class="block text-sm font-normal">{day.shut}</span>{/if}
         </h2>
         <ul class="text-sm">
-          {#each day.loads as load (load.name)}
+          {#each day.loads.filter((one) => one.planned > 0) as load (load.name)}
             <li class="grid grid-cols-[70px_minmax(0,1fr)_76px] items-center gap-2">
-              <span class="truncate">{load.name}</span>
+              <span class="truncate" title={load.name}>{load.name.split(' ')[0]}</span>
               <span class="h-2.5 border border-line bg-white"
                 ><span
                   class={['block h-full', load.planned > load.here ? 'bg-out' : 'bg-action']}
@@ -71,7 +71,9 @@
           {/each}
           {#each day.parts as part (part)}<span class="text-sm text-well">▼ {part}</span>{/each}
           {#if !day.shut && day.ready.length + day.parts.length === 0}<span class="text-sm text-quiet"
-              >nothing is ready on that day</span
+              >{day.loads.some((one) => one.planned > 0)
+                ? 'nothing is ready on that day'
+                : 'nothing is planned for that day yet'}</span
             >{/if}
         </div>
       </section>

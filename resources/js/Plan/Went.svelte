@@ -47,7 +47,7 @@
     <div class="mt-3 grid gap-x-10 gap-y-5 lg:grid-cols-2">
       <section aria-labelledby="stations">
         <h2 id="stations" class="rule-below pb-1">Hands, against what was reckoned</h2>
-        {#each it.stations as row (row.station)}
+        {#each it.stations.filter((one) => one.spent > 0 || one.jobs > 0) as row (row.station)}
           <div class="rule-below grid grid-cols-[84px_minmax(0,1fr)] gap-x-3 py-1.5">
             <span class="font-semibold">{row.name}</span>
             <div>
@@ -102,7 +102,11 @@
           <span class="fig">{one(it.time)}</span> days each (Little’s law).
         </p>
         <p class="text-sm text-quiet">
-          {it.came} came, {it.left} left{it.left > 0 ? ` after ${one(it.stay)} days on the average` : ''}.
+          {it.came} came, {it.left} left{it.left > 0
+            ? it.stay < 1
+              ? ' within a day on the average'
+              : ` after ${one(it.stay)} days on the average`
+            : ''}.
         </p>
       </section>
     </div>

@@ -4533,6 +4533,8 @@ export interface components {
             alone: number;
             /** @description why it is not started; null where it is */
             because: string | null;
+            /** @description it is under way by then, and on until so late */
+            until: string | null;
         };
         /** @description Parts whose hours say nothing, and why. */
         NotCountedView: {
