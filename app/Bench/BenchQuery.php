@@ -7,14 +7,17 @@ namespace App\Bench;
 use App\Intake\Job;
 use App\Intake\WorkSpell;
 use App\Money\MoneyNotes;
+use App\Plan\Today\NextOf;
 use App\Plan\Today\PlanWarnings;
 use App\Repair\Timers\Timer;
 use App\Repair\Timers\TimerView;
 use App\Safety\RedTag;
 use App\Shop\Ability;
 use App\Shop\Backups\LastBackup;
+use App\Shop\Here;
 use App\Shop\ShopDay;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Gate;
 use OddBench\Intake\Station;
 use OddBench\Knowledge\Knowledge;
@@ -132,6 +135,17 @@ final readonly class BenchQuery
      */
     private function pick(Collection $ready): array
     {
+        $next = NextOf::person(Here::person());
+        $planned = $next === null ? null : $ready->firstWhere('id', $next->job);
+        if ($next !== null && $planned !== null) {
+            $at = Carbon::parse($next->start)->setTimezone($this->day->zone());
+
+            return [$planned, sprintf(
+                'Your next by the plan%s: %s.',
+                $at->toDateString() === $this->day->today() ? " at {$at->format('H:i')}" : '',
+                lcfirst($next->what),
+            )];
+        }
         $pick = $ready->sortBy([
             fn (Job $a, Job $b): int => self::promisedOrNever($a) <=> self::promisedOrNever($b),
             fn (Job $a, Job $b): int => ($a->next_minutes ?? 99) <=> ($b->next_minutes ?? 99),

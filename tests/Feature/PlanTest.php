@@ -36,6 +36,9 @@ final class PlanTest extends PlanTestCase
         self::assertStringContainsString('One promised for today or tomorrow, kept.', $today['holds']);
         self::assertStringStartsWith('Nothing late; all done Mon 7 Dec', $today['quality']);
         self::assertStringContainsString('No order of these steps is better.', $today['quality']);
+        $bench = $this->getJson('/api/v1/bench')->assertOk();
+        self::assertSame($today['next']['job'], $bench->json('pick.job'), 'What now says the same');
+        self::assertStringStartsWith('Your next by the plan at 09:00: ', (string) $bench->json('pickBecause'));
         $mine = array_values(array_filter($this->steps(), fn (array $s): bool => $s['person'] === $this->bo->id));
         self::assertSame($mine[0]['what'] ?? null, $today['next']['what'] ?? null, 'the first of one’s own');
     }

@@ -36,6 +36,7 @@ final class Scenes
         return [
             ...(new MoneyScenes($this->send))->all(),
             ...(new FleetScenes($this->send))->all(),
+            ...(new PlanScenes($this->send))->all(fn (): Job => $this->job()),
             // Intake
             'POST jobs' => fn () => [
                 'POST',
@@ -78,6 +79,8 @@ final class Scenes
                     'findMinutes' => 30,
                     'downDays' => 2,
                     'printHourMinor' => 120,
+                    'ovens' => 1,
+                    'nights' => false,
                 ];
                 $this->write('PUT', '/settings', $settings);
 

@@ -36,7 +36,7 @@ final readonly class MakePlan
             $last = PlanRow::query()->orderByDesc('id')->first();
             $change = $last === null ? null : PlanChange::of($this->endsOf($last, $situation->hours), $situation->ends($plan));
             $row = PlanRow::query()->create([
-                'made_at' => $situation->from,
+                'made_at' => now(),
                 'took_ms' => $took,
                 'because' => mb_substr($because, 0, 500),
                 'changes' => ['costs' => $change->costs ?? [], 'gains' => $change->gains ?? []],

@@ -32,7 +32,6 @@ final readonly class TodayQuery
         $now = CarbonImmutable::now()->setTimezone($zone);
         $shown = $this->shown($now);
         $day = $shown->toDateString();
-        [$open, $from, $to] = $this->ruler($shown);
         $moved = PlanMove::query()->get(['job_id', 'step'])->mapWithKeys(static fn (PlanMove $m): array => ["{$m->job_id} {$m->step}" => true]);
         $steps = array_values(array_map(
             static fn (array $step): array => $step + ['moved' => isset($moved["{$step['job']} {$step['what']}"])],
@@ -40,6 +39,7 @@ final readonly class TodayQuery
         ));
         $today = static fn (string $at): bool => CarbonImmutable::parse($at)->setTimezone($zone)->toDateString() === $day;
         $done = $shown->isSameDay($now) ? $this->done() : [];
+        [$open, $from, $to] = $this->ruler($shown, array_merge(...array_values($done), ...[[]]));
         $people = array_map(function (array $one) use ($steps, $today, $done): PlanPersonView {
             $own = array_filter($steps, static fn (array $s): bool => $s['person'] === $one['person'] && ($today($s['start']) || $s['begun']));
 
@@ -95,11 +95,12 @@ final readonly class TodayQuery
     }
 
     /**
-     * Whole hours round the shop's, so that everything has a place.
+     * Whole hours round the shop's and round what was done, so that everything has a place.
      *
+     * @param  list<PlanStepView>  $done
      * @return array{list<array{string, string}>, CarbonImmutable, CarbonImmutable}
      */
-    private function ruler(CarbonImmutable $now): array
+    private function ruler(CarbonImmutable $now, array $done): array
     {
         $midnight = $now->startOfDay();
         $spans = array_map(static fn (array $span): array => [
@@ -109,6 +110,10 @@ final readonly class TodayQuery
         $from = ($spans[0][0] ?? $midnight->setTime(9, 0))->startOfHour();
         $last = $spans === [] ? $midnight->setTime(17, 0) : $spans[count($spans) - 1][1];
         $to = $last->startOfHour()->addHour();
+        foreach ($done as $step) {
+            $from = $from->min(CarbonImmutable::parse($step->start)->setTimezone($now->getTimezone())->startOfHour());
+        }
+        $from = $from->max($midnight);
 
         return [
             array_map(static fn (array $span): array => [$span[0]->toIso8601String(), $span[1]->toIso8601String()], $spans),

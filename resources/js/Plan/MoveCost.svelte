@@ -1,5 +1,6 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query';
+  import { untrack } from 'svelte';
   import { api, told } from '@/api/client';
   import type { Moved, Today } from '@/api/types';
   import Button from '@/ui/Button.svelte';
@@ -24,9 +25,14 @@
     notBefore: new Date(moving.start).toISOString(),
   });
 
+  // asked again whenever it is moved on, and by nothing else
   $effect(() => {
-    void work.do(async () => {
-      moved = await told(api.POST('/plan/move-cost', { body: body() }));
+    const asked = body();
+    untrack(() => {
+      moved = null;
+      void work.do(async () => {
+        moved = await told(api.POST('/plan/move-cost', { body: asked }));
+      });
     });
   });
 

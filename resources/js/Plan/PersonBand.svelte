@@ -128,8 +128,8 @@
 </script>
 
 <div class="grid grid-cols-[100px_minmax(0,1fr)] items-start">
-  <div class="py-1 leading-tight">
-    <span class="font-bold">{person.name.split(' ')[0]}</span>
+  <div class="min-w-0 py-1 pr-1 leading-tight break-words">
+    <span class="block truncate font-bold" title={person.name}>{person.name.split(' ')[0]}</span>
     <span class="block text-sm text-quiet">{person.role}</span>
   </div>
   <div bind:this={band} data-band={person.id} class="relative h-12 touch-pan-y border-b border-line">
@@ -172,7 +172,7 @@
         </button>
       {/if}
     {/each}
-    {#each runs as run (run.start)}
+    {#each runs as run, i (i)}
       {@const place = span(ruler, run.start, run.end)}
       {#if place.width > 5.4}<span
           aria-hidden="true"

@@ -165,7 +165,10 @@
       {/if}
     {/if}
   </main>
-  <aside class="border-line bg-side px-5 py-4 max-lg:border-t lg:border-l" aria-label="The plan">
+  <aside
+    class="min-w-0 border-line bg-side px-5 py-4 break-words max-lg:border-t lg:border-l"
+    aria-label="The plan"
+  >
     {#if plan}
       {#if asked && moving.step}
         <MoveCost {plan} {moving} zone={me.zone} ondone={() => (asked = false)} />

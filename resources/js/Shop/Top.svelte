@@ -24,7 +24,11 @@
   let password = $state(false);
 
   const places = [
-    { name: 'Bench', path: '/' as const, also: ['/jobs', '/book-in'] },
+    {
+      name: 'Bench',
+      path: '/' as const,
+      also: ['/jobs', '/book-in', '/today', '/week', '/hand-over', '/went', '/hours'],
+    },
     {
       name: 'Machines',
       path: '/machines' as const,
