@@ -59,10 +59,10 @@ const readLog = async () => {
 
 const pictures = {
   bench: ['/'],
+  today: ['/today'],
+  'hand-over': ['/hand-over'],
   find: [`/jobs/${finding.id}`],
-  'point-at-machine': [`/jobs/${finding.id}`, () => page.keyboard.press('p')],
   farm: ['/farm'],
-  life: ['/lives/heat-break-fan'],
   campaign: [`/campaigns/${campaigns[0]?.id}`],
   'instrument-bed': ['/instruments/bed-plane', read],
   'instrument-log': ['/instruments/thermal-log', readLog],
