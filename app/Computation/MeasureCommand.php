@@ -21,6 +21,7 @@ use OddBench\Knowledge\Traits;
 use OddBench\Money\Estimate;
 use OddBench\Money\JobLines;
 use OddBench\Money\JobSoFar;
+use OddBench\Plan\Planner;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -67,6 +68,7 @@ final class MeasureCommand extends Command
         }
         $this->table(['whole diagnose with ranked next steps: findings', 'present', 'absent', 'median ms', 'slowest ms'], $rows);
         $this->estimates($knowledge, $catalogue, $random);
+        $this->plans();
         $this->line(sprintf('most memory: %.1f MB', memory_get_peak_usage() / 1e6));
         $this->gcode((float) $this->option('gcode-mb'));
         $references = new References(Catalogue::of($knowledge), 1);
@@ -103,6 +105,35 @@ final class MeasureCommand extends Command
             $rows[] = [(string) $present, '8', (string) $ways, sprintf('%.1f', $this->median($times)), sprintf('%.1f', max($times))];
         }
         $this->table(['estimate: findings present', 'absent', 'ways it may turn out', 'median ms', 'slowest ms'], $rows);
+    }
+
+    /** A new plan of shops that are made up, each another one. */
+    private function plans(): void
+    {
+        $rows = [];
+        foreach ([[5, 2], [10, 2], [20, 3], [40, 4], [80, 6]] as [$jobs, $people]) {
+            [$times, $gaps, $proved, $steps] = [[], [], 0, 0];
+            for ($run = 1; $run <= max(3, (int) $this->option('runs')); $run++) {
+                $shop = new MadeUpShop(new Randomizer(new Mt19937($run)));
+                [$workers, $open] = [$shop->workers($people), $shop->jobs($jobs)];
+                $before = hrtime(true);
+                $plan = (new Planner)->plan($workers, $open, ['oven' => 1]);
+                $times[] = (hrtime(true) - $before) / 1e6;
+                $gaps[] = 100 * $plan->gap();
+                $proved += $plan->proved ? 1 : 0;
+                $steps += $plan->problem->size();
+            }
+            $rows[] = [
+                (string) $jobs,
+                (string) $people,
+                sprintf('%.0f', $steps / count($times)),
+                sprintf('%.0f', $this->median($times)),
+                sprintf('%.0f', max($times)),
+                sprintf('%.1f', $this->median($gaps)),
+                sprintf('%d of %d', $proved, count($times)),
+            ];
+        }
+        $this->table(['a new plan: jobs', 'people', 'steps', 'median ms', 'slowest ms', 'median gap %', 'proved best'], $rows);
     }
 
     private function gcode(float $megabytes): void

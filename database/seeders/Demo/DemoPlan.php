@@ -89,7 +89,7 @@ final class DemoPlan
                 ->whereNotIn('id', Job::query()->select('machine_id')->whereNull('finished_at'))
                 ->orderBy('id')->firstOrFail();
             Carbon::setTestNow($today->copy()->subMinutes($ago));
-            $plot = new DemoPlot(JobKind::Repair, 'tove', (float) $machine->hoursRun() + 40, 5, $promised, $stopAt);
+            $plot = new DemoPlot(JobKind::Repair, 'ada', (float) $machine->hoursRun() + 40, 5, $promised, $stopAt);
             /** @var DemoJob $job */
             $job = $this->app->make(DemoJob::class, ['random' => $random]);
             foreach ($job->play($plot, $machine, DemoTruth::of($this->knowledge, $family, [$fault], $random), $people) as $beat) {

@@ -28,6 +28,7 @@
   } = $props();
 
   let band: HTMLElement | undefined = $state();
+  let width = $state(0);
   const gaps = $derived(
     open.slice(1).flatMap((one, i) => (open[i]?.[1] && one[0] ? [[open[i][1], one[0]] as const] : [])),
   );
@@ -132,7 +133,12 @@
     <span class="block truncate font-bold" title={person.name}>{person.name.split(' ')[0]}</span>
     <span class="block text-sm text-quiet">{person.role}</span>
   </div>
-  <div bind:this={band} data-band={person.id} class="relative h-12 touch-pan-y border-b border-line">
+  <div
+    bind:this={band}
+    bind:clientWidth={width}
+    data-band={person.id}
+    class="relative h-12 touch-pan-y border-b border-line"
+  >
     {#each gaps as [from, to] (from)}
       {@const place = span(ruler, from, to)}
       <span
@@ -174,9 +180,9 @@
     {/each}
     {#each runs as run, i (i)}
       {@const place = span(ruler, run.start, run.end)}
-      {#if place.width > 5.4}<span
+      {#if place.width * width > 4600}<span
           aria-hidden="true"
-          class="pointer-events-none absolute top-1 flex h-8 items-center justify-center overflow-hidden font-mono text-xs font-semibold text-white"
+          class="pointer-events-none absolute top-1 flex h-8 items-center justify-center overflow-hidden font-mono text-xs font-semibold whitespace-nowrap text-white"
           style="left: {place.left}%; width: {place.width}%"
           ><span class={['px-0.5', run.done ? 'text-ink' : 'bg-action']}>{run.tag}</span></span
         >{/if}

@@ -2,6 +2,7 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
   import { todayQuery } from '@/api/queries';
+  import type { Today } from '@/api/types';
   import { here } from '@/api/session.svelte';
   import { keepJob } from '@/api/writes';
   import { navigate, p } from '@/router';
@@ -29,6 +30,11 @@
   const ruler = $derived(plan ? rulerOf(plan.from, plan.to) : null);
   const now = $derived(plan ? Date.parse(plan.now) : 0);
   const may = $derived(me.person.worksAtTheBench);
+  /** so many of what is later, and of what is sooner, are told */
+  const MOST = 3;
+  const more = $derived(
+    Math.max(0, (plan?.costs.length ?? 0) - MOST) + Math.max(0, (plan?.gains.length ?? 0) - MOST),
+  );
   let asked = $state(false);
   let changed = $state(false);
   // at four it stands on top
@@ -57,12 +63,29 @@
   const job = (id: number): string => p('/jobs/:id', { params: { id: String(id) } });
 </script>
 
+{#snippet next(plan: Today)}
+  {#if may}
+    {#if plan.next}
+      <p class="text-sm text-quiet">Your next, {clock(plan.next.start, me.zone)}</p>
+      <p class="flex flex-wrap items-center gap-2 font-semibold">
+        <Tag tag={plan.next.tag} />
+        {plan.next.what}
+      </p>
+    {/if}
+    <div class="mt-2 mb-5 flex flex-wrap gap-2">
+      {#if plan.next}<Button kind="main" busy={work.busy} onclick={takeNext}>Take the next</Button>{/if}
+      <Button onclick={() => (changed = true)}>Something changed…</Button>
+    </div>
+  {/if}
+{/snippet}
+
 <svelte:head><title>Today · Odd Bench</title></svelte:head>
 
 <div class="grid lg:min-h-[calc(100vh-7.6rem)] lg:grid-cols-[minmax(0,1fr)_330px]">
   <main class="min-w-0 px-4 py-2 md:px-5">
     <h1 class="sr-only">Today</h1>
     <BenchPlaces open={p('/today')} />
+    {#if plan}<div class="mt-3 lg:hidden">{@render next(plan)}</div>{/if}
     {#if today.isError}
       <p role="alert" class="mt-4 text-out">✕ {today.error.message}</p>
     {:else if plan && ruler}
@@ -174,19 +197,7 @@
         <MoveCost {plan} {moving} zone={me.zone} ondone={() => (asked = false)} />
       {:else}
         <Problem message={work.refusal?.message} />
-        {#if may}
-          {#if plan.next}
-            <p class="text-sm text-quiet">Your next, {clock(plan.next.start, me.zone)}</p>
-            <p class="flex flex-wrap items-center gap-2 font-semibold">
-              <Tag tag={plan.next.tag} />
-              {plan.next.what}
-            </p>
-          {/if}
-          <div class="mt-2 mb-5 flex flex-wrap gap-2">
-            {#if plan.next}<Button kind="main" busy={work.busy} onclick={takeNext}>Take the next</Button>{/if}
-            <Button onclick={() => (changed = true)}>Something changed…</Button>
-          </div>
-        {/if}
+        <div class="max-lg:hidden">{@render next(plan)}</div>
         <h2>Holds</h2>
         <p class="mt-1">{plan.holds}</p>
         <Warnings warnings={plan.warnings} />
@@ -197,8 +208,9 @@
             </p>{/if}
           {#if plan.changedBecause}<p class="mt-1 text-sm break-words">{plan.changedBecause}.</p>{/if}
           <ul class="mt-1 text-sm">
-            {#each plan.costs as line (line)}<li class="text-out">▲ {line}</li>{/each}
-            {#each plan.gains as line (line)}<li class="text-well">▼ {line}</li>{/each}
+            {#each plan.costs.slice(0, MOST) as line (line)}<li class="text-out">▲ {line}</li>{/each}
+            {#each plan.gains.slice(0, MOST) as line (line)}<li class="text-well">▼ {line}</li>{/each}
+            {#if more > 0}<li class="text-quiet">and {more} more</li>{/if}
             {#if plan.costs.length + plan.gains.length === 0}<li class="text-quiet">
                 Nothing is later or late by it.
               </li>{/if}
