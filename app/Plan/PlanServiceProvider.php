@@ -7,6 +7,7 @@ namespace App\Plan;
 use App\Intake\HearsJob;
 use App\Intake\HearsPromise;
 use App\Intake\SaysNextStep;
+use App\Intake\WorkSpell;
 use App\Plan\Ahead\Names;
 use App\Plan\Ahead\Practice;
 use App\Plan\Calendar\ShopHours;
@@ -35,6 +36,12 @@ final class PlanServiceProvider extends ServiceProvider
         Movement::created(static function (Movement $movement): void {
             if ($movement->kind !== 'used') {
                 PlanNews::note($movement->kind === 'received' ? "{$movement->part->name} came in" : 'Something else lies on the shelf');
+            }
+        });
+        WorkSpell::created(static fn () => PlanNews::note(''));
+        WorkSpell::updated(static function (WorkSpell $spell): void {
+            if ($spell->wasChanged('ended_at')) {
+                PlanNews::note('');
             }
         });
         Order::created(static fn () => PlanNews::note('Parts are ordered'));

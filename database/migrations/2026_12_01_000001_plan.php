@@ -39,11 +39,11 @@ return new class extends Migration
             AND (from_minute IS NULL OR (from_minute >= 0 AND from_minute < to_minute AND to_minute <= 1440)))');
         Schema::table('people', function (Blueprint $table): void {
             // hash of the secret in the address of somebody's calendar
-            $table->char('calendar_secret', 64)->nullable()->unique();
+            // not unique: that would have every change of it wait for whoever notes a key of the same person
+            $table->char('calendar_secret', 64)->nullable()->index();
         });
         Schema::create('plan_news', function (Blueprint $table): void {
             $table->id();
-            $table->foreignId('job_id')->nullable();
             $table->string('because', 200);
             $table->timestampTz('at');
         });
@@ -53,6 +53,8 @@ return new class extends Migration
             $table->integer('took_ms');
             $table->string('because', 500);
             $table->jsonb('changes');
+            // how far each open job was when it was read
+            $table->jsonb('versions');
             $table->jsonb('body');
         });
         Schema::create('plan_moves', function (Blueprint $table): void {

@@ -17,10 +17,10 @@ final class ComputeCommandTest extends TestCase
         self::assertSame(0, $code);
         self::assertSame(
             implode("\n", [
-                'bed-plane', 'belt-tension', 'bid-cap', 'campaign', 'charge', 'claim-value', 'complaint', 'contact-resistance',
+                'bed-plane', 'belt-tension', 'bench-plan', 'bid-cap', 'campaign', 'charge', 'claim-value', 'complaint', 'contact-resistance',
                 'cost-split', 'diagnose', 'estimate', 'failure-risk', 'fastener', 'filament', 'first-layer', 'flex-slab', 'gcode', 'heater',
-                'hours-now', 'kit-check', 'planned-change', 'pluck-frequency', 'proof-plan', 'relay-tune', 'reorder', 'repair-value',
-                'runaway-test', 'spares-forecast', 'squareness', 'steps', 'storage-due', 'teardown', 'thermal-log', 'thermistor',
+                'hours-now', 'kit-check', 'planned-change', 'pluck-frequency', 'promise-date', 'proof-plan', 'relay-tune', 'reorder', 'repair-value',
+                'runaway-test', 'spares-forecast', 'squareness', 'steps', 'steps-ahead', 'storage-due', 'teardown', 'thermal-log', 'thermistor',
                 'trend', 'trials', 'wear-life', 'wire',
             ])."\n",
             $out,

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Intake\BookIn;
+use App\Intake\Booking;
+use App\Machines\ServiceDone;
 use App\Plan\Calendar\DayOff;
 use App\Plan\Making\PlanAnew;
 use App\Plan\Making\PlanMove;
@@ -14,6 +17,10 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
+use OddBench\Intake\Began;
+use OddBench\Intake\JobKind;
+use OddBench\Knowledge\Knowledge;
+use OddBench\Knowledge\ServiceItem;
 
 /** The plan of a small shop. */
 final class PlanTest extends PlanTestCase
@@ -163,6 +170,27 @@ final class PlanTest extends PlanTestCase
         $this->plan();
         self::assertSame([], $this->today()['unplanned']);
         self::assertGreaterThanOrEqual('2026-12-08T09:00:00+00:00', $this->stepOf($waits)['start']);
+    }
+
+    public function test_service_is_planned_item_by_item_until_it_is_done(): void
+    {
+        $job = $this->app->make(BookIn::class)->book($this->machine(), new Booking(JobKind::Service, 'By hours', Began::CreptIn, 1200.0), $this->bo);
+        $service = $this->app->make(Knowledge::class)->service;
+        $items = [$service['wipe-down'], $service['belts-check']];
+        $job->update(['service_items' => array_map(static fn (ServiceItem $i): string => $i->code, $items), 'find_passed_because' => 'service']);
+        $this->plan();
+        $told = fn (): string => implode('; ', array_column(array_filter($this->steps(), static fn (array $s): bool => $s['job'] === $job->id), 'what'));
+        $name = fn (ServiceItem $item): string => $item->guide === null
+            ? $item->name
+            : $this->app->make(Knowledge::class)->guides[$item->guide]->name;
+        self::assertStringContainsString($name($items[0]), $told());
+        self::assertStringContainsString($name($items[1]), $told());
+        ServiceDone::query()->create([
+            'machine_id' => $job->machine_id, 'job_id' => $job->id, 'item' => $items[0]->code, 'hours' => 1200, 'at' => now(), 'person_id' => $this->bo->id,
+        ]);
+        $this->plan();
+        self::assertStringNotContainsString($name($items[0]), $told());
+        self::assertStringContainsString($name($items[1]), $told());
     }
 
     public function test_nobody_and_a_day_with_no_hands_are_no_accident(): void

@@ -23,11 +23,16 @@ final readonly class PlanScenes
     public function all(\Closure $job): array
     {
         return [
-            'PUT plan/hours' => fn () => ['PUT', '/plan/hours', ['person' => null, 'week' => [
-                ['weekday' => 1, 'opens' => '8:00', 'closes' => '12:00'],
-                ['weekday' => 1, 'opens' => '12:45', 'closes' => '17:00'],
-                ['weekday' => 3, 'opens' => '8:00', 'closes' => '17:00'],
-            ]]],
+            'PUT plan/hours' => function () {
+                $hours = ['person' => null, 'week' => [
+                    ['weekday' => 1, 'opens' => '8:00', 'closes' => '12:00'],
+                    ['weekday' => 1, 'opens' => '12:45', 'closes' => '17:00'],
+                    ['weekday' => 3, 'opens' => '8:00', 'closes' => '17:00'],
+                ]];
+                ($this->send)('PUT', '/plan/hours', $hours)->assertSuccessful();
+
+                return ['PUT', '/plan/hours', $hours];
+            },
             'POST plan/days-off' => fn () => ['POST', '/plan/days-off', $this->dayOff()],
             'DELETE plan/days-off/{off}' => function () {
                 ($this->send)('POST', '/plan/days-off', $this->dayOff())->assertSuccessful();

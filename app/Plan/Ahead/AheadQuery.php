@@ -17,7 +17,6 @@ use App\Safety\SafetyOfJob;
 use App\Shop\Setting;
 use App\Stock\Shelf\Movement;
 use App\Stock\Shelf\StockOfJob;
-use Illuminate\Support\Facades\DB;
 use OddBench\Diagnosis\Session;
 use OddBench\Input\InputError;
 use OddBench\Intake\JobKind;
@@ -167,8 +166,7 @@ final readonly class AheadQuery
         $job = $state->job;
         [$guides, $tasks] = [[], []];
         if ($job->kind === JobKind::Service && ! $job->station->comesAfter(Station::Repair)) {
-            $done = DB::table('service_done')->where('job_id', $job->id)->pluck('item')->all();
-            foreach (array_diff($job->service_items ?? [], $done) as $code) {
+            foreach (array_diff($job->service_items ?? [], ServicesDone::of($state)) as $code) {
                 $item = $this->knowledge->service[$code] ?? null;
                 if ($item?->guide !== null && isset($this->knowledge->guides[$item->guide])) {
                     $guides[] = $item->guide;

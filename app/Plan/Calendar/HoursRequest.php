@@ -27,7 +27,7 @@ final class HoursRequest extends Form
         foreach ((array) $this->validated('week') as $one) {
             if (is_array($one)) {
                 $week[] = [
-                    'weekday' => is_numeric($one['weekday']) ? (int) $one['weekday'] : 0,
+                    'weekday' => (int) filter_var($one['weekday'], FILTER_VALIDATE_INT),
                     'opens' => is_string($one['opens']) ? $one['opens'] : '',
                     'closes' => is_string($one['closes']) ? $one['closes'] : '',
                 ];

@@ -25,14 +25,16 @@ final readonly class MakePlan
     public function make(): PlanRow
     {
         $started = hrtime(true);
-        $news = (int) DB::table('plan_news')->max('id');
-        $because = $this->because($news);
+        // what happens from now on is news to the next plan
+        $news = DB::table('plan_news')->orderBy('id')->pluck('because', 'id')->all();
+        $versions = DB::table('jobs')->whereNull('finished_at')->orderBy('id')->pluck('version', 'id')->all();
+        $because = $this->because($news, $versions);
         $situation = $this->situation->read();
         $plan = (new Planner)->plan($situation->workers, $situation->planned, $situation->places, 1, $situation->open);
         $body = PlanBody::of($situation, $plan) + ['warnings' => $this->savers->of($situation, $plan)];
         $took = (int) round((hrtime(true) - $started) / 1e6);
 
-        return DB::transaction(function () use ($situation, $plan, $body, $because, $news, $took): PlanRow {
+        return DB::transaction(function () use ($situation, $plan, $body, $because, $news, $versions, $took): PlanRow {
             $last = PlanRow::query()->orderByDesc('id')->first();
             $change = $last === null ? null : PlanChange::of($this->endsOf($last, $situation->hours), $situation->ends($plan));
             $row = PlanRow::query()->create([
@@ -40,9 +42,10 @@ final readonly class MakePlan
                 'took_ms' => $took,
                 'because' => mb_substr($because, 0, 500),
                 'changes' => ['costs' => $change->costs ?? [], 'gains' => $change->gains ?? []],
+                'versions' => (object) $versions,
                 'body' => $body,
             ]);
-            DB::table('plan_news')->where('id', '<=', $news)->delete();
+            DB::table('plan_news')->whereIn('id', array_keys($news))->delete();
             PlanRow::query()->where('id', '<=', $row->id - self::KEPT)->delete();
             $this->reckon($situation);
 
@@ -50,17 +53,23 @@ final readonly class MakePlan
         });
     }
 
-    /** What was heard since the last plan, in words. */
-    private function because(int $news): string
+    /**
+     * What was heard since the last plan, in words.
+     *
+     * @param  array<int, string>  $news
+     * @param  array<int, int>  $versions  job => as it stands now
+     */
+    private function because(array $news, array $versions): string
     {
-        $rows = DB::table('plan_news')->where('id', '<=', $news)->orderBy('id')->get(['job_id', 'because']);
-        $own = $rows->whereNull('job_id')->pluck('because')->merge($rows->whereNotNull('job_id')->where('because', '<>', '')->pluck('because'));
-        $jobs = $rows->where('because', '')->pluck('job_id')->filter()->unique()->take(-self::MOST_NEWS)->values()->all();
-        $events = $jobs === [] ? collect() : DB::table('job_events')->join('machines', 'machines.id', '=', 'job_events.machine_id')
+        $known = PlanRow::query()->orderByDesc('id')->first()->versions ?? null;
+        $jobs = $known === null ? [] : array_keys(array_diff_assoc($versions, $known));
+        $events = $jobs === [] ? [] : DB::table('job_events')->join('machines', 'machines.id', '=', 'job_events.machine_id')
             ->whereIn('job_id', $jobs)->orderBy('job_id')->orderByDesc('job_events.id')
-            ->selectRaw("DISTINCT ON (job_id) tag || ': ' || left(text, 120) AS words")->pluck('words');
+            ->selectRaw("DISTINCT ON (job_id) job_events.id, tag || ': ' || left(text, 120) AS words")->pluck('words', 'id')->all();
+        ksort($events);
+        $words = array_unique(array_filter([...array_values($news), ...array_values($events)]));
 
-        return $own->merge($events)->unique()->take(-self::MOST_NEWS)->implode('; ');
+        return implode('; ', array_slice($words, -self::MOST_NEWS));
     }
 
     /** @return array<int, JobEnd> by job */

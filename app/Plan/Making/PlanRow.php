@@ -25,5 +25,5 @@ final class PlanRow extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['made_at' => 'datetime', 'changes' => 'array', 'body' => 'array'];
+    protected $casts = ['made_at' => 'datetime', 'changes' => 'array', 'versions' => 'array', 'body' => 'array'];
 }

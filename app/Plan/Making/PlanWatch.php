@@ -7,7 +7,6 @@ namespace App\Plan\Making;
 use App\Plan\PlanNews;
 use App\Shop\Setting;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 
 /** Looks whether the plan still holds; where it does not, a new one goes on the queue. */
 final class PlanWatch
@@ -20,7 +19,7 @@ final class PlanWatch
         if (Setting::yes('demo_playing')) {
             return;
         }
-        if (DB::table('plan_news')->exists() || $this->broken()) {
+        if (PlanNews::waits() || $this->broken()) {
             PlanAnew::dispatch();
         }
     }

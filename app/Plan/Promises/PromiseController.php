@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Plan\Promises;
 
 use App\Intake\Job;
+use App\Shop\Ability;
+use Illuminate\Support\Facades\Gate;
 
 final readonly class PromiseController
 {
@@ -16,6 +18,8 @@ final readonly class PromiseController
     /** For a machine that is not booked in yet. */
     public function offer(OfferRequest $request, PromiseQuery $promises): PromiseView
     {
+        Gate::authorize(Ability::BookIn);
+
         return $promises->beforeBooking($request->string('family')->toString(), $request->findings());
     }
 }

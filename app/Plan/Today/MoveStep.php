@@ -62,7 +62,7 @@ final readonly class MoveStep
                 'moved_by' => $by->id,
                 'at' => now(),
             ]);
-            PlanNews::note(sprintf('%s moved “%s” of %s', $by->name, $step, $job->machine->tag), $job->id);
+            PlanNews::note(sprintf('%s moved “%s” of %s', $by->name, $step, $job->machine->tag));
         });
 
         return $change;
@@ -72,7 +72,7 @@ final readonly class MoveStep
     {
         DB::transaction(static function () use ($job, $step, $by): void {
             PlanMove::query()->where(['job_id' => $job->id, 'step' => $step])->delete();
-            PlanNews::note(sprintf('%s let “%s” of %s go where it goes', $by->name, $step, $job->machine->tag), $job->id);
+            PlanNews::note(sprintf('%s let “%s” of %s go where it goes', $by->name, $step, $job->machine->tag));
         });
     }
 

@@ -8,11 +8,11 @@ use App\Intake\WorkSpell;
 use App\Plan\Calendar\ShopHours;
 use App\Plan\Making\PlanMove;
 use App\Plan\Making\PlanRow;
+use App\Plan\PlanNews;
 use App\Shop\Person;
 use App\Shop\ShopDay;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 use OddBench\Intake\Station;
 
 /** Today as the last plan has it, with what was done since the morning. */
@@ -78,7 +78,7 @@ final readonly class TodayQuery
             $this->unplanned($body),
             $row === null ? '' : PlanWords::quality($body, $zone),
             $mine === [] ? null : PlanStepView::of($mine[0], $mine[0]['moved']),
-            DB::table('plan_news')->exists(),
+            $row === null || PlanNews::waits(),
         );
     }
 
