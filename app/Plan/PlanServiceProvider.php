@@ -8,6 +8,7 @@ use App\Intake\HearsJob;
 use App\Intake\HearsPromise;
 use App\Intake\SaysNextStep;
 use App\Intake\WorkSpell;
+use App\Plan\Ahead\LookedBefore;
 use App\Plan\Ahead\Names;
 use App\Plan\Ahead\Practice;
 use App\Plan\Calendar\ShopHours;
@@ -25,6 +26,7 @@ final class PlanServiceProvider extends ServiceProvider
         $this->app->bind(SaysNextStep::class, NextStep::class);
         $this->app->bind(HearsJob::class, HearsChanges::class);
         $this->app->bind(HearsPromise::class, HearsPromises::class);
+        $this->app->scoped(LookedBefore::class);
         $this->app->scoped(Names::class);
         $this->app->scoped(Practice::class);
         $this->app->scoped(ShopHours::class);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace OddBench\Plan;
 
 /** What would save a promise that does not hold: each way is planned anew, and counts only when the job is in time by it. */
-final readonly class WayOut
+final class WayOut
 {
     /** Steps placed for each way: a good plan is enough to see whether it holds. */
     private const STEPS = 3000;
@@ -13,14 +13,21 @@ final readonly class WayOut
     /** The second pair of hands, which nobody is. */
     private const SECOND = '+1';
 
+    /** @var list<string>|null what is late as it is */
+    private ?array $late = null;
+
     /**
      * @param  list<Worker>  $workers
      * @param  list<PlanJob>  $jobs
      * @param  array<string, int>  $places
      * @param  list<array{int, int}>  $open
      */
-    public function __construct(private array $workers, private array $jobs, private array $places, private array $open)
-    {
+    public function __construct(
+        private readonly array $workers,
+        private readonly array $jobs,
+        private readonly array $places,
+        private readonly array $open,
+    ) {
     }
 
     /**
@@ -69,7 +76,9 @@ final readonly class WayOut
             return null;
         }
 
-        return array_values(array_diff($late, $this->lateIn($this->planned($this->workers, $this->jobs))));
+        $this->late ??= $this->lateIn($this->planned($this->workers, $this->jobs));
+
+        return array_values(array_diff($late, $this->late));
     }
 
     /**

@@ -50,6 +50,14 @@ final readonly class WaysAhead
         );
     }
 
+    /** @return list<string> faults of the likeliest set; none when none is likely */
+    public static function likeliest(FaultSets $sets): array
+    {
+        $first = $sets->sets[0] ?? null;
+
+        return $first !== null && $first->probability >= self::LEAST ? $first->faults : [];
+    }
+
     /** One way only. */
     public static function certain(Knowledge $knowledge, JobAhead $job): self
     {

@@ -55,6 +55,8 @@ return new class extends Migration
             $table->jsonb('changes');
             // how far each open job was when it was read
             $table->jsonb('versions');
+            // what Find said of each then
+            $table->jsonb('looked');
             $table->jsonb('body');
         });
         Schema::create('plan_moves', function (Blueprint $table): void {

@@ -122,7 +122,7 @@ final class CalendarTest extends PlanTestCase
         self::assertInstanceOf(VEvent::class, $event);
         self::assertSame(['20261214', '20261216'], [self::text($event, 'DTSTART'), self::text($event, 'DTEND')]);
         self::assertSame('DATE', self::property($event, 'DTSTART')->parameters()['VALUE']->getValue());
-        PlanRow::query()->create(['made_at' => now(), 'took_ms' => 1, 'because' => '', 'changes' => [], 'versions' => [], 'body' => ['steps' => [[
+        PlanRow::query()->create(['made_at' => now(), 'took_ms' => 1, 'because' => '', 'changes' => [], 'versions' => [], 'looked' => [], 'body' => ['steps' => [[
             'job' => 1, 'tag' => 'TR-1', 'what' => 'Prove: bed heats and holds', 'person' => $this->bo->id, 'watch' => 'beside', 'because' => 'Hot.',
             'start' => '2026-12-07T08:00:00+00:00', 'end' => '2026-12-07T08:05:00+00:00', 'aloneUntil' => '2026-12-07T08:15:00+00:00',
         ], [

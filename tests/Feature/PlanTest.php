@@ -6,11 +6,14 @@ namespace Tests\Feature;
 
 use App\Intake\BookIn;
 use App\Intake\Booking;
+use App\Intake\Job;
 use App\Machines\ServiceDone;
+use App\Plan\Ahead\LookedBefore;
 use App\Plan\Calendar\DayOff;
 use App\Plan\Making\PlanAnew;
 use App\Plan\Making\PlanMove;
 use App\Plan\Making\PlanWatch;
+use App\Plan\Making\SituationQuery;
 use App\Shop\Person;
 use App\Shop\Role;
 use Illuminate\Support\Carbon;
@@ -233,5 +236,39 @@ final class PlanTest extends PlanTestCase
         $this->plan();
         self::assertSame($three, $count());
         self::assertLessThanOrEqual(12, $three);
+    }
+
+    public function test_a_plan_is_read_in_as_few_questions_for_nine_jobs_as_for_three_and_looks_once_at_what_did_not_change(): void
+    {
+        $read = function (): array {
+            $this->anew();
+            $this->app->forgetInstance(LookedBefore::class);
+            DB::enableQueryLog();
+            DB::flushQueryLog();
+            $situation = $this->app->make(SituationQuery::class)->read();
+            DB::disableQueryLog();
+
+            return [count(DB::getQueryLog()), $situation];
+        };
+        $jobs = array_map(fn (int $i): Job => $this->promised("2026-12-1{$i}"), range(0, 2));
+        $this->atFind($jobs[0]);
+        $this->send('POST', "/jobs/{$jobs[0]->id}/findings", ['findings' => ['gear-dust' => true]])->assertOk();
+        [$three] = $read();
+        foreach (range(3, 8) as $i) {
+            $this->promised("2026-12-1{$i}");
+        }
+        [$nine, $before] = $read();
+        self::assertSame($three, $nine);
+        $row = $this->plan();
+        self::assertArrayHasKey($jobs[0]->id, $row->looked);
+        // what was looked at stands as long as the job does, and no longer than it holds
+        $row->update(['looked' => [$jobs[0]->id => ['look' => ['A look of before', 7.0, false]] + $row->looked[$jobs[0]->id]] + $row->looked]);
+        self::assertSame('A look of before', $read()[1]->chains[$jobs[0]->id][0]->what);
+        $this->travel(31)->minutes();
+        self::assertSame($before->chains[$jobs[0]->id][0]->what, $read()[1]->chains[$jobs[0]->id][0]->what);
+        $this->travelBack();
+        $this->travelTo(Carbon::parse('2026-12-07T09:05:00+01:00'));
+        $this->send('POST', "/jobs/{$jobs[0]->id}/findings", ['findings' => ['gaps-in-fill' => true]])->assertOk();
+        self::assertNotSame('A look of before', $read()[1]->chains[$jobs[0]->id][0]->what);
     }
 }

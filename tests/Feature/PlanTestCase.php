@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Intake\Job;
+use App\Plan\Ahead\LookedBefore;
 use App\Plan\Ahead\Names;
 use App\Plan\Ahead\Practice;
 use App\Plan\Calendar\ShopHours;
@@ -45,7 +46,7 @@ abstract class PlanTestCase extends BenchTestCase
     /** What lives as long as a request is read anew. */
     protected function anew(): void
     {
-        foreach ([ShopHours::class, Names::class, Practice::class] as $scoped) {
+        foreach ([ShopHours::class, Names::class, Practice::class, LookedBefore::class] as $scoped) {
             $this->app->forgetInstance($scoped);
         }
     }

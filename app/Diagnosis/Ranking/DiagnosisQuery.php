@@ -5,13 +5,10 @@ declare(strict_types=1);
 namespace App\Diagnosis\Ranking;
 
 use App\Diagnosis\Faults\CountedFaults;
-use App\Diagnosis\Faults\FaultCounts;
 use App\Diagnosis\Findings\FoundInJob;
 use App\Intake\JobState;
 use App\Safety\SafetyOfJob;
 use App\Shop\Setting;
-use App\Stock\Parts\ClassCosts;
-use Illuminate\Support\Facades\DB;
 use OddBench\Diagnosis\CaseFile;
 use OddBench\Diagnosis\Session;
 use OddBench\Knowledge\Knowledge;
@@ -19,7 +16,7 @@ use OddBench\Knowledge\Knowledge;
 /** Puts a job’s case before the computation: its findings, its family’s traits and history, the shop’s shelf and rates. */
 final readonly class DiagnosisQuery
 {
-    public function __construct(private Knowledge $knowledge, private FaultCounts $counts, private ClassCosts $costs)
+    public function __construct(private Knowledge $knowledge)
     {
     }
 
@@ -34,7 +31,7 @@ final readonly class DiagnosisQuery
 
     public function counted(JobState $state): CountedFaults
     {
-        return $state->once('counted', fn (): CountedFaults => $this->counts->now());
+        return CaseRest::of($state)->counted;
     }
 
     /** @return array<string, mixed> what `compute diagnose` would be given */
@@ -49,8 +46,8 @@ final readonly class DiagnosisQuery
             }
         }
         $family = $job->machine->family;
-        $parts = $this->costs->all();
-        $counted = $this->counted($state);
+        $rest = CaseRest::of($state);
+        [$parts, $counted] = [$rest->costs, $rest->counted];
 
         return [
             'traits' => $this->knowledge->families[$family]->traits ?? [],
@@ -59,8 +56,8 @@ final readonly class DiagnosisQuery
             'untold' => 'weigh',
             'red_tag' => SafetyOfJob::of($state)->redTag !== null,
             'hidden' => array_values(array_filter(
-                DB::table('hidden_checks')->where('job_id', $job->id)->pluck('code')->all(),
-                fn (mixed $code): bool => is_string($code) && isset($this->knowledge->checks[$code]),
+                $rest->hidden,
+                fn (string $code): bool => isset($this->knowledge->checks[$code]),
             )),
             'on_shelf' => $parts['on_shelf'],
             'rates' => ['bench_minute' => (float) Setting::benchMinuteMinor(), 'parts' => $parts['costs'], 'waiting' => $parts['waiting']],

@@ -37,6 +37,7 @@ final readonly class AheadQuery
         private DiagnosisQuery $diagnosis,
         private OwedQuery $owed,
         private Practice $practice,
+        private LookedBefore $before,
     ) {
     }
 
@@ -72,7 +73,7 @@ final readonly class AheadQuery
     {
         $confirmed = WorkOnJob::of($state)->unmended($state);
 
-        return $confirmed !== [] || $state->job->station->comesAfter(Station::Diagnosis) ? $confirmed : $this->ways($state)->likeliest;
+        return $confirmed !== [] || $state->job->station->comesAfter(Station::Diagnosis) ? $confirmed : $this->looked($state)->likeliest;
     }
 
     /** Nobody has said yet what it does. */
@@ -87,6 +88,20 @@ final readonly class AheadQuery
     private function traits(JobState $state): Traits
     {
         return Traits::of($this->knowledge->families[$state->job->machine->family]->traits ?? []);
+    }
+
+    private function looked(JobState $state): Looked
+    {
+        return $this->before->of($state->job, function () use ($state): Looked {
+            $session = $this->session($state);
+
+            return new Looked(
+                $session === null ? null : $this->look($state, $session),
+                $session === null ? 0.0 : $this->search($state, $session),
+                $session === null ? [] : WaysAhead::likeliest($session->sets()),
+                now()->toIso8601String(),
+            );
+        });
     }
 
     /** The diagnosis while it is looked for; nothing when there is nothing to look for, or too much. */
@@ -111,18 +126,18 @@ final readonly class AheadQuery
         $mend = array_values(array_filter($mend, fn (string $code): bool => isset($this->knowledge->faults[$code])));
         [$guides, $tasks] = $this->service($state);
         $worked = $job->station->comesAfter(Station::Repair);
-        $session = $job->station->comesAfter(Station::Diagnosis) ? null : $this->session($state);
+        $looked = $job->station->comesAfter(Station::Diagnosis) ? null : $this->looked($state);
 
         return new JobAhead(
             station: $job->station,
             traits: $traits,
             earned: $this->earned($state, $traits),
             asked: SafetyOfJob::of($state)->redTag?->off_asked_by !== null,
-            look: $session === null ? null : $this->look($state, $session),
+            look: $looked?->look,
             search: match (true) {
                 $this->unknown($state) => (float) Setting::whole('find_minutes'),
-                $session === null || $work->unmended($state) !== [] => 0.0,
-                default => $this->search($state, $session),
+                $looked === null || $work->unmended($state) !== [] => 0.0,
+                default => $looked->search,
             },
             mend: $mend,
             guides: $guides,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plan\Making;
 
+use App\Plan\Ahead\LookedBefore;
 use App\Plan\Calendar\ShopHours;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -18,7 +19,7 @@ final readonly class MakePlan
 
     private const MOST_NEWS = 3;
 
-    public function __construct(private SituationQuery $situation, private Savers $savers)
+    public function __construct(private SituationQuery $situation, private Savers $savers, private LookedBefore $looked)
     {
     }
 
@@ -31,10 +32,10 @@ final readonly class MakePlan
         $because = $this->because($news, $versions);
         $situation = $this->situation->read();
         $plan = (new Planner)->plan($situation->workers, $situation->planned, $situation->places, 1, $situation->open);
-        $body = PlanBody::of($situation, $plan) + ['warnings' => $this->savers->of($situation, $plan)];
+        $body = PlanBody::of($situation, $plan) + ['warnings' => $this->savers->lost($situation, $plan)];
         $took = (int) round((hrtime(true) - $started) / 1e6);
 
-        return DB::transaction(function () use ($situation, $plan, $body, $because, $news, $versions, $took): PlanRow {
+        $row = DB::transaction(function () use ($situation, $plan, $body, $because, $news, $versions, $took): PlanRow {
             $last = PlanRow::query()->orderByDesc('id')->first();
             $change = $last === null ? null : PlanChange::of($this->endsOf($last, $situation->hours), $situation->ends($plan));
             $row = PlanRow::query()->create([
@@ -43,6 +44,7 @@ final readonly class MakePlan
                 'because' => mb_substr($because, 0, 500),
                 'changes' => ['costs' => $change->costs ?? [], 'gains' => $change->gains ?? []],
                 'versions' => (object) $versions,
+                'looked' => (object) $this->looked->kept(),
                 'body' => $body,
             ]);
             DB::table('plan_news')->whereIn('id', array_keys($news))->delete();
@@ -51,6 +53,12 @@ final readonly class MakePlan
 
             return $row;
         });
+        // what would save what is lost takes plans of its own; the plan is shown meanwhile
+        if ($body['warnings'] !== []) {
+            $row->update(['body' => ['warnings' => $this->savers->ways($body['warnings'], $situation, $plan)] + $body]);
+        }
+
+        return $row;
     }
 
     /**

@@ -15,6 +15,8 @@ use Illuminate\Support\Carbon;
  * @property int $took_ms
  * @property string $because what made it necessary
  * @property array{costs: list<string>, gains: list<string>} $changes against the one before
+ * @property array<int, int> $versions how far each open job was when it was read
+ * @property array<int, array{look: array{string, float, bool}|null, search: float, likeliest: list<string>, at: string}> $looked what Find said of each
  * @property array<string, mixed> $body
  */
 final class PlanRow extends Model
@@ -25,5 +27,5 @@ final class PlanRow extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['made_at' => 'datetime', 'changes' => 'array', 'versions' => 'array', 'body' => 'array'];
+    protected $casts = ['made_at' => 'datetime', 'changes' => 'array', 'versions' => 'array', 'looked' => 'array', 'body' => 'array'];
 }

@@ -20,38 +20,50 @@ final readonly class Savers
     {
     }
 
-    /** @return list<array{job: int, tag: string, name: string, words: string, ways: list<string>}> the worst first */
-    public function of(Situation $situation, Planned $plan): array
+    /** @return list<array{job: int, tag: string, name: string, words: string, ways: list<string>}> the worst first, yet without a way out */
+    public function lost(Situation $situation, Planned $plan): array
     {
         $ends = $situation->ends($plan);
         $lost = [];
         foreach ($ends as $id => $end) {
-            $unplanned = $end->ready === null && $end->due !== null;
-            if ($end->lateDays() > 0 || $unplanned) {
-                $lost[$id] = $unplanned ? 1_000 : $end->lateDays();
+            if ($end->lateDays() > 0 || ($end->ready === null && $end->due !== null)) {
+                $lost[$id] = $end->ready === null ? 1_000 : $end->lateDays();
             }
         }
         arsort($lost);
-        $out = new WayOut($situation->workers, $situation->planned, $situation->places, $situation->open);
-        $warnings = [];
-        foreach (array_slice(array_keys($lost), 0, self::MOST) as $id) {
-            $end = $ends[(string) $id];
-            $days = $end->lateDays();
-            $warnings[] = [
-                'job' => (int) $id,
-                'tag' => $situation->jobs[(int) $id]->machine->tag,
-                'name' => $end->name,
-                'words' => match (true) {
-                    $end->due < $situation->from => 'Its day has passed: tell its owner, and say a new one.',
-                    $end->ready === null => 'In no plan: '.lcfirst($this->why($plan, (string) $id)),
-                    $days === 1 => 'A day late by this plan.',
-                    default => "{$days} days late by this plan.",
-                },
-                'ways' => $this->ways($out->of((string) $id), $situation, (int) $id),
-            ];
-        }
 
-        return $warnings;
+        return array_map(fn (int $id): array => [
+            'job' => $id,
+            'tag' => $situation->jobs[$id]->machine->tag,
+            'name' => $ends[$id]->name,
+            'words' => match (true) {
+                $ends[$id]->due < $situation->from => 'Its day has passed: tell its owner, and say a new one.',
+                $ends[$id]->ready === null => 'In no plan: '.lcfirst($this->why($plan, (string) $id)),
+                $lost[$id] === 1 => 'A day late by this plan.',
+                default => "{$lost[$id]} days late by this plan.",
+            },
+            'ways' => [],
+        ], array_slice(array_keys($lost), 0, self::MOST));
+    }
+
+    /**
+     * @param  list<array{job: int, tag: string, name: string, words: string, ways: list<string>}>  $lost
+     * @return list<array{job: int, tag: string, name: string, words: string, ways: list<string>}>
+     */
+    public function ways(array $lost, Situation $situation, Planned $plan): array
+    {
+        $out = new WayOut($situation->workers, $situation->planned, $situation->places, $situation->open);
+        $ends = $situation->ends($plan);
+
+        return array_map(function (array $one) use ($out, $ends, $situation): array {
+            $end = $ends[$one['job']];
+            $ways = $this->told($out->of((string) $one['job']), $situation, $one['job']);
+            if ($ways === [] && $end->ready !== null && $end->due >= $situation->from) {
+                $ways = ['Nothing in the shop would save it: say a new day now.'];
+            }
+
+            return ['ways' => $ways] + $one;
+        }, $lost);
     }
 
     private function why(Planned $plan, string $id): string
@@ -69,7 +81,7 @@ final readonly class Savers
      * @param  array{part: bool, hands: bool, first: list<string>|null}  $out
      * @return list<string>
      */
-    private function ways(array $out, Situation $situation, int $id): array
+    private function told(array $out, Situation $situation, int $id): array
     {
         $ways = [];
         if ($out['part']) {
@@ -86,9 +98,6 @@ final readonly class Savers
         }
         if ($out['hands']) {
             $ways[] = 'A second pair of hands.';
-        }
-        if ($ways === []) {
-            $ways[] = 'Nothing in the shop would save it: say a new day now.';
         }
 
         return $ways;
