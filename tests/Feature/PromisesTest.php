@@ -45,6 +45,27 @@ final class PromisesTest extends PlanTestCase
         self::assertGreaterThanOrEqual('2026-12-21', $this->offer([])['half']);
     }
 
+    public function test_what_is_left_of_today_counts_and_one_works_on_it_at_a_time(): void
+    {
+        $this->plan();
+        self::assertSame('2026-12-07', $this->offer([])['half'], 'at nine there is time today');
+        $this->travelTo(Carbon::parse('2026-12-07T16:30:00+01:00'));
+        $this->plan();
+        self::assertSame('2026-12-08', $this->offer([])['half'], 'at half past four there is not');
+        $this->travelTo(Carbon::parse('2026-12-07T18:00:00+01:00'));
+        $this->plan();
+        self::assertSame('2026-12-08', $this->offer([])['half'], 'nor when the shop is shut');
+        // four more people do not make one machine ready sooner
+        $before = $this->offer([])['chances'];
+        foreach (range(1, 4) as $one) {
+            $this->person();
+        }
+        self::assertEqualsWithDelta($before[0]['chance'], $this->offer([])['chances'][0]['chance'], 0.02);
+        $this->travelTo(Carbon::parse('2026-12-12T11:00:00+01:00'));
+        $this->plan();
+        self::assertSame('2026-12-14', $this->offer([])['half'], 'on a Saturday it is Monday');
+    }
+
     public function test_what_is_promised_is_noted_with_what_was_to_be_expected_then(): void
     {
         $this->plan();

@@ -102,7 +102,17 @@ final readonly class PromiseQuery
         $dates = array_keys($days);
         $late = $this->late($kind);
         [$mean, $spread] = $this->part($ways);
-        $finish = (new PromiseDate)->finish($ways->ways, $this->aheadMinutes($job), $this->perDay(), $mean, $spread, $days, $late);
+        [$perDay, $crew] = $this->perDay();
+        $finish = (new PromiseDate)->finish(
+            // one works on it at a time, all of them on what comes before
+            array_map(static fn (array $way): array => [$way[0], (int) ceil($way[1] * $crew), $way[2]], $ways->ways),
+            $this->aheadMinutes($job) + (int) round($perDay * $this->gone()),
+            $perDay,
+            $mean,
+            $spread,
+            $days,
+            $late,
+        );
         $first = static fn (float $chance): ?string => ($day = $finish->first($chance)) === null ? null : $dates[$day];
 
         return new PromiseView(
@@ -148,19 +158,37 @@ final readonly class PromiseQuery
         return $days === [] ? [$now->toDateString() => 0] : $days;
     }
 
-    /** Minutes of hands of one shop day, by who is there in the next two weeks. */
-    private function perDay(): int
+    /**
+     * Minutes of hands of one shop day by who is there in the next two weeks, and how many pairs of hands that is.
+     *
+     * @return array{int, float}
+     */
+    private function perDay(): array
     {
         $from = CarbonImmutable::now()->setTimezone($this->hours->zone())->addDay()->startOfDay();
         $minutes = 0;
         foreach ($this->names->people() as $person) {
-            foreach ($this->hours->free($person, $from, 14) as [$start, $end]) {
-                $minutes += $end - $start;
-            }
+            $minutes += self::sum($this->hours->free($person, $from, 14));
         }
         $days = max(1, count($this->hours->shop()->days($from, 14)));
+        $open = max(1, self::sum($this->hours->shop()->spans($from, 14)));
 
-        return max(1, min(10_000, (int) round(self::HANDS_OF_AN_HOUR * $minutes / $days)));
+        return [max(1, min(10_000, (int) round(self::HANDS_OF_AN_HOUR * $minutes / $days))), max(1.0, $minutes / $open)];
+    }
+
+    /** What share of today’s hours is over. */
+    private function gone(): float
+    {
+        $now = CarbonImmutable::now()->setTimezone($this->hours->zone());
+        $whole = self::sum($this->hours->shop()->on($now));
+
+        return $whole === 0 ? 0.0 : 1 - min($whole, self::sum($this->hours->shop()->spans($now, 1))) / $whole;
+    }
+
+    /** @param  list<array{int, int}>  $spans */
+    private static function sum(array $spans): int
+    {
+        return array_sum(array_map(static fn (array $span): int => $span[1] - $span[0], $spans));
     }
 
     /** Minutes of hands the plan gives to others before a job’s own last step; to all there are, for one that is in no plan. */
