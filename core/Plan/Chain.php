@@ -52,7 +52,7 @@ final readonly class Chain
             array_slice($this->longest($job->timers), 0, 1),
         );
         if ($job->station === Station::Release) {
-            return [...$steps, $this->sendOut()];
+            return self::named([...$steps, $this->sendOut()]);
         }
         $earned = $job->earned;
         if (! $job->station->comesAfter(Station::Diagnosis)) {
@@ -66,7 +66,24 @@ final readonly class Chain
             $earned = $earned->withoutRedTag();
         }
 
-        return [...$steps, ...$this->prove($job->owed ?? $this->owedBy($job), $earned), $this->sendOut()];
+        return self::named([...$steps, ...$this->prove($job->owed ?? $this->owedBy($job), $earned), $this->sendOut()]);
+    }
+
+    /**
+     * Each by a name of its own, for by its name it is moved and found again.
+     *
+     * @param  list<ChainStep>  $steps
+     * @return list<ChainStep>
+     */
+    private static function named(array $steps): array
+    {
+        $seen = [];
+        foreach ($steps as $i => $step) {
+            $count = $seen[$step->what] = ($seen[$step->what] ?? 0) + 1;
+            $steps[$i] = $count === 1 ? $step : $step->called("{$step->what} ({$count})");
+        }
+
+        return $steps;
     }
 
     /**

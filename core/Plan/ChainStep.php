@@ -36,4 +36,23 @@ final readonly class ChainStep
         public bool $hot = false,
     ) {
     }
+
+    /** The same under another name. */
+    public function called(string $what): self
+    {
+        return new self(
+            $what,
+            $this->station,
+            $this->hands,
+            $this->alone,
+            $this->watch,
+            $this->because,
+            $this->handsBy,
+            $this->rights,
+            $this->place,
+            $this->part,
+            $this->begun,
+            $this->hot,
+        );
+    }
 }

@@ -153,7 +153,7 @@
         style="left: {place.left}%; width: {place.width}%">away</span
       >
     {/each}
-    {#each person.steps as step (`${step.job} ${step.what} ${step.start}`)}
+    {#each person.steps as step, i (step.state === 'done' ? i : `${step.job} ${step.what}`)}
       {@const place = span(ruler, step.start, step.end)}
       {#if place.width > 0}
         <button

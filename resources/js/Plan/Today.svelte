@@ -145,12 +145,18 @@
         {#if plan.comesIn.length > 0}
           <div class="mt-2 grid min-h-8 grid-cols-[100px_minmax(0,1fr)] items-center">
             <h2>Comes in</h2>
-            <ul class="flex flex-wrap gap-x-4 text-sm">
-              {#each plan.comesIn as part (part.at + part.name)}
-                <li class={part.late ? 'text-out' : 'text-well'}>
-                  ▼ {part.pieces === 1 ? '' : `${part.pieces} × `}{part.name}{part.late
+            <ul class="min-w-0 text-sm">
+              {#each plan.comesIn as part, i (i)}
+                {@const left = at(ruler, Date.parse(part.at))}
+                <li
+                  class={['truncate', part.late ? 'text-out' : 'text-well', left > 60 && 'text-right']}
+                  style={left > 60
+                    ? `padding-right: max(0px, calc(${100 - left}% - 6px))`
+                    : `padding-left: max(0px, calc(${left}% - 6px))`}
+                >
+                  {left > 60 ? '' : '▼ '}{part.pieces === 1 ? '' : `${part.pieces} × `}{part.name}{part.late
                     ? ', should have come'
-                    : ''}
+                    : `, ${clock(part.at, me.zone)}`}{left > 60 ? ' ▼' : ''}
                 </li>
               {/each}
             </ul>

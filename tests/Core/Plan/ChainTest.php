@@ -45,6 +45,18 @@ final class ChainTest extends TestCase
         self::assertSame($sorted, $stations);
     }
 
+    public function test_every_step_has_a_name_of_its_own(): void
+    {
+        $task = ['name' => 'Change the fan', 'minutes' => 10.0, 'part' => 'fan-part'];
+        $told = $this->told(['station' => 'repair', 'traits' => [], 'tasks' => [$task, $task, ['minutes' => 4.0] + $task]]);
+        $what = array_column($told['steps'], 'what');
+
+        self::assertSame(['Change the fan', 'Change the fan (2)', 'Change the fan (3)'], array_slice($what, 0, 3));
+        self::assertSame([10, 10, 4], array_slice(array_column($told['steps'], 'hands'), 0, 3));
+        self::assertSame(['fan-part', 'fan-part', 'fan-part'], array_slice(array_column($told['steps'], 'part'), 0, 3));
+        self::assertSame($what, array_values(array_unique($what)));
+    }
+
     public function test_proofs_earn_what_comes_after_them(): void
     {
         $watch = fn (array $owed, array $earned): array => array_column(
