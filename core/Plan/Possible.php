@@ -88,7 +88,11 @@ final class Possible
             }
         }
         if ($step->attended && $this->open !== null && $this->tooLongFor($step)) {
-            return sprintf('Somebody must be in the shop for the %d min it takes, and it is never open for so long.', $step->hands + $step->alone);
+            return sprintf(
+                'Somebody must be in the shop for the %d min it takes, and it is never open for so long: '
+                .'stay longer, or let it run with nobody there where it has earned that.',
+                $step->hands + $step->alone,
+            );
         }
         if (! $step->needsSomebody()) {
             return null;

@@ -7,10 +7,6 @@ namespace Tests\Feature;
 use App\Intake\Hands;
 use App\Repair\Timers\Timer;
 use App\Shop\Role;
-use App\Stock\Orders\Order;
-use App\Stock\Orders\Supplier;
-use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 
 /** What the next shift must know stands on one sheet, out of the record. */
 final class HandOverTest extends PlanTestCase
@@ -34,9 +30,9 @@ final class HandOverTest extends PlanTestCase
         $this->app->make(Hands::class)->on($held, $this->bo);
         $out = $this->promised('2026-12-07');
         $out->update(['finished_at' => now()->subMinutes(20)]);
-        $this->order('Fan 4010', '2026-12-08T11:00:00+01:00');
-        $this->order('Board', '2026-12-04T11:00:00+01:00');
-        $this->order('Belt', '2026-12-30T11:00:00+01:00');
+        $this->comes('Fan 4010', '2026-12-08T11:00:00+01:00');
+        $this->comes('Board', '2026-12-04T11:00:00+01:00');
+        $this->comes('Belt', '2026-12-30T11:00:00+01:00');
         $this->plan();
         $sheet = $this->told('hand-over');
         $tags = static fn (string $part): array => array_column($sheet[$part], 'tag');
@@ -72,20 +68,10 @@ final class HandOverTest extends PlanTestCase
         self::assertSame([null], array_column($this->told('hand-over')['call'], 'contact'));
     }
 
-    private function order(string $name, string $expected): void
+    private function comes(string $name, string $expected): void
     {
         $part = $this->part(0, 'fan', $name);
         $part->update(['name' => $name]);
-        $supplier = Supplier::query()->firstOrCreate(['name' => 'Harbour Parts'], ['lead_days' => 5]);
-        $order = Order::query()->create([
-            'supplier_id' => $supplier->id,
-            'sent_at' => now()->subDays(9),
-            'expected_at' => Carbon::parse($expected)->utc(),
-            'person_id' => $this->bo->id,
-            'freight_minor' => 0,
-        ]);
-        DB::table('order_lines')->insert([
-            'order_id' => $order->id, 'part_id' => $part->id, 'packs' => 1, 'pack' => 1, 'pack_cost_minor' => 100, 'received' => 0,
-        ]);
+        $this->order($part, 1, $expected);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Intake\Hands;
 use App\Intake\Job;
 use App\Plan\Ahead\LookedBefore;
 use App\Plan\Ahead\Names;
@@ -15,6 +16,9 @@ use App\Plan\Making\PlanRow;
 use App\Shop\Person;
 use App\Shop\Role;
 use App\Shop\Setting;
+use App\Stock\Orders\Order;
+use App\Stock\Orders\Supplier;
+use App\Stock\Parts\Part;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -130,6 +134,31 @@ abstract class PlanTestCase extends BenchTestCase
         $job->update(['promised_for' => $day]);
 
         return $job;
+    }
+
+    /** It was found what it is, it stands at Fix, and nobody has to agree to a price. */
+    protected function toMend(string $fault, string $promised): Job
+    {
+        $job = $this->promised($promised);
+        $this->atFix($job, $fault);
+        $this->app->make(Hands::class)->off($job->refresh());
+        Job::query()->whereKey($job->id)->update(['waits_for' => null]);
+
+        return $job->refresh();
+    }
+
+    protected function order(Part $part, int $pieces, string $expected): void
+    {
+        $order = Order::query()->create([
+            'supplier_id' => Supplier::query()->firstOrCreate(['name' => 'Harbour Parts'], ['lead_days' => 5])->id,
+            'sent_at' => now()->subDays(9),
+            'expected_at' => Carbon::parse($expected)->utc(),
+            'person_id' => $this->bo->id,
+            'freight_minor' => 0,
+        ]);
+        DB::table('order_lines')->insert([
+            'order_id' => $order->id, 'part_id' => $part->id, 'packs' => $pieces, 'pack' => 1, 'pack_cost_minor' => 100, 'received' => 0,
+        ]);
     }
 
     /** A red tag whose second signature is wanted. */
