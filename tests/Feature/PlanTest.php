@@ -14,6 +14,7 @@ use App\Plan\Making\PlanAnew;
 use App\Plan\Making\PlanMove;
 use App\Plan\Making\PlanWatch;
 use App\Plan\Making\SituationQuery;
+use App\Plan\PlanNews;
 use App\Shop\Person;
 use App\Shop\Role;
 use Illuminate\Support\Carbon;
@@ -194,6 +195,22 @@ final class PlanTest extends PlanTestCase
         $this->plan();
         self::assertStringNotContainsString($name($items[0]), $told());
         self::assertStringContainsString($name($items[1]), $told());
+    }
+
+    public function test_an_order_people_have_read_stays_while_another_is_only_as_good(): void
+    {
+        $this->away($this->bo, '2026-12-07', null, null)->assertOk();
+        $jobs = array_map(fn (): Job => $this->promised('2026-12-11'), range(1, 3));
+        $row = $this->plan();
+        $first = $row->body['steps'][0]['job'];
+        $order = [...array_diff(array_map(static fn (Job $j): int => $j->id, $jobs), [$first]), $first];
+        $steps = $row->body['steps'];
+        usort($steps, static fn (array $a, array $b): int => array_search($a['job'], $order, true) <=> array_search($b['job'], $order, true));
+        $row->update(['body' => ['steps' => $steps] + $row->body]);
+        PlanNews::note('somebody asked');
+        $again = $this->plan();
+        self::assertSame($order[0], $again->body['steps'][0]['job']);
+        self::assertSame($again->body['steps'], $this->plan()->body['steps'], 'and it stays so');
     }
 
     public function test_nobody_and_a_day_with_no_hands_are_no_accident(): void

@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use OddBench\Plan\JobEnd;
 use OddBench\Plan\PlanChange;
 use OddBench\Plan\Planner;
+use OddBench\Plan\Steady;
 
 /** Makes a plan of how things stand now, says what it changes and why, and keeps it. */
 final readonly class MakePlan
@@ -31,7 +32,8 @@ final readonly class MakePlan
         $versions = DB::table('jobs')->whereNull('finished_at')->orderBy('id')->pluck('version', 'id')->all();
         $because = $this->because($news, $versions);
         $situation = $this->situation->read();
-        $plan = (new Planner)->plan($situation->workers, $situation->planned, $situation->places, 1, $situation->open);
+        $found = (new Planner)->plan($situation->workers, $situation->planned, $situation->places, 1, $situation->open);
+        $plan = Steady::choose($found, LastOrder::of($situation, $found->problem));
         $body = PlanBody::of($situation, $plan) + ['warnings' => $this->savers->lost($situation, $plan)];
         $took = (int) round((hrtime(true) - $started) / 1e6);
 

@@ -6,8 +6,8 @@ namespace App\Plan\Today;
 
 use App\Api\Refused;
 use App\Intake\Job;
+use App\Plan\Making\LastOrder;
 use App\Plan\Making\PlanMove;
-use App\Plan\Making\PlanRow;
 use App\Plan\Making\Situation;
 use App\Plan\Making\SituationQuery;
 use App\Plan\PlanNews;
@@ -15,7 +15,6 @@ use App\Shop\Person;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use OddBench\Input\InputError;
-use OddBench\Plan\ListSchedule;
 use OddBench\Plan\PlanChange;
 use OddBench\Plan\Planned;
 use OddBench\Plan\Possible;
@@ -103,23 +102,7 @@ final readonly class MoveStep
     private function inOrder(Situation $situation): Planned
     {
         [$problem, $unplaced] = Possible::of($situation->workers, $situation->planned, $situation->places, $situation->open);
-        $at = [];
-        foreach ($problem->jobs as $j => $job) {
-            $at[$job->id] = $j;
-        }
-        $order = [];
-        /** @var list<array{job: int}> $steps */
-        $steps = PlanRow::query()->orderByDesc('id')->first()->body['steps'] ?? [];
-        foreach ($steps as $step) {
-            if (isset($at[(string) $step['job']])) {
-                $order[] = $at[(string) $step['job']];
-            }
-        }
-        foreach ($problem->jobs as $j => $job) {
-            $order = [...$order, ...array_fill(0, count($job->steps), $j)];
-        }
-        $table = (new ListSchedule($problem))->of($order);
 
-        return new Planned($problem, $table, $unplaced, false, 0.0, 0.0);
+        return new Planned($problem, LastOrder::of($situation, $problem), $unplaced, false, 0.0, 0.0);
     }
 }
