@@ -101,6 +101,19 @@ final class PlanNewsTest extends PlanTestCase
         self::assertSame('The shop is set otherwise', DB::table('plan_news')->value('because'));
     }
 
+    public function test_after_a_plan_that_broke_the_next_is_not_tried_at_once(): void
+    {
+        $this->plan();
+        PlanNews::note('something happened');
+        Queue::fake();
+        (new PlanAnew)->failed();
+        $this->app->make(PlanWatch::class)->look();
+        Queue::assertNothingPushed();
+        $this->travel(301)->seconds();
+        $this->app->make(PlanWatch::class)->look();
+        Queue::assertPushed(PlanAnew::class, 1);
+    }
+
     public function test_old_plans_go_and_sixty_stay(): void
     {
         foreach (range(1, 62) as $i) {

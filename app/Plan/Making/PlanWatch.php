@@ -19,7 +19,7 @@ final class PlanWatch
         if (Setting::yes('demo_playing')) {
             return;
         }
-        if (PlanNews::waits() || $this->broken()) {
+        if ((PlanNews::waits() || $this->broken()) && ! PlanAnew::rests()) {
             PlanAnew::dispatch();
         }
     }
