@@ -101,7 +101,7 @@ final readonly class MakePlan
     }
 
     /** What a job was reckoned to take at the station it stands at, when it was planned there first. */
-    private function reckon(Situation $situation): void
+    public function reckon(Situation $situation): void
     {
         $rows = [];
         foreach ($situation->chains as $id => $chain) {

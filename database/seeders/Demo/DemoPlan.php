@@ -12,24 +12,22 @@ use App\Plan\Calendar\KeepDayOff;
 use App\Plan\Calendar\KeepHours;
 use App\Plan\Making\MakePlan;
 use App\Plan\Making\PlanRow;
+use App\Plan\Making\SituationQuery;
 use App\Shop\Person;
 use App\Shop\Setting;
 use App\Stock\Orders\Order;
-use Generator;
 use Illuminate\Container\Container;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use OddBench\Intake\JobKind;
+use OddBench\Intake\Station;
 use OddBench\Knowledge\Knowledge;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** When the quay repair room is open, who is there when, what comes when, and the plans of its last days. */
+/** When the quay repair room is open, who is there when, what comes when, and what the last jobs were reckoned to take. */
 final class DemoPlan
 {
-    /** So many days it has been planned every morning. */
-    public const DAYS = 12;
-
     private const SEED = 1919;
 
     /** Minutes nobody waits for with his hands. */
@@ -41,6 +39,9 @@ final class DemoPlan
 
     /** Minutes from now until what is ordered comes. */
     private const COMES_IN = [95, 1230];
+
+    /** @var array<int, Station> machine id => where its job was reckoned last */
+    private array $reckoned = [];
 
     public function __construct(
         private readonly Container $app,
@@ -68,11 +69,16 @@ final class DemoPlan
         DB::table('plan_news')->delete();
     }
 
-    /** @return Generator<int, Beat> every morning of the last days there is a plan, so that it is known what was reckoned */
-    public function mornings(): Generator
+    /** What a job is reckoned to take where it stands now; once for each station. */
+    public function reckon(Machine $machine): void
     {
-        yield new Beat('clock', 0);
-        $this->plan();
+        $station = Job::query()->where('machine_id', $machine->id)->whereNull('finished_at')->first(['station'])?->station;
+        if ($station === null || ($this->reckoned[$machine->id] ?? null) === $station) {
+            return;
+        }
+        $this->reckoned[$machine->id] = $station;
+        $this->app->forgetScopedInstances();
+        $this->app->make(MakePlan::class)->reckon($this->app->make(SituationQuery::class)->read());
     }
 
     /**

@@ -107,9 +107,6 @@ final class DemoShop
         $this->plotDeliveries($clock);
         $this->plotOpenJobs($clock);
         $this->plotMoney($clock);
-        for ($day = 1; $day <= DemoPlan::DAYS; $day++) {
-            $clock->add((int) $this->weekday($day)->setTime(7, 50)->timestamp, $this->plan->mornings());
-        }
         $clock->play();
         $this->setTheBench();
         $this->farm->play($this->today, $this->people);
@@ -229,7 +226,12 @@ final class DemoShop
         );
         /** @var DemoJob $job */
         $job = $this->app->make(DemoJob::class, ['random' => $this->random]);
-        yield from $job->play($plot, $machine, $truth ?? DemoTruth::draw($this->knowledge, $machine->family, $this->random), $this->people);
+        foreach ($job->play($plot, $machine, $truth ?? DemoTruth::draw($this->knowledge, $machine->family, $this->random), $this->people) as $beat) {
+            yield $beat;
+            if ($plot->stopAt !== null) {
+                $this->plan->reckon($machine);
+            }
+        }
         unset($this->underway[$machine->id]);
     }
 
