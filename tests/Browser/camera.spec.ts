@@ -51,5 +51,6 @@ test('the camera reads a label at Book in and in the scan field', async ({ page 
   await expect(page.getByLabel(/^Complaint/)).toBeFocused();
   // nothing of it is fetched from anywhere else
   await page.getByRole('button', { name: 'Read a code with the camera' }).first().click();
-  await page.waitForURL(`**/machines/${TAG}`, { timeout: 30_000 });
+  // to its job when it is on the bench
+  await page.waitForURL(new RegExp(`/machines/${TAG}$|/jobs/\\d+$`), { timeout: 30_000 });
 });

@@ -46,7 +46,9 @@ const ahead = (plan: Today, name: string): Step => {
 };
 
 const blockOf = (page: Page, step: Step) =>
-  page.getByRole('button', { name: new RegExp(`^${step.tag}, ${step.what.replace(/[()?.+*]/g, '\\$&')}, `) });
+  page.getByRole('button', {
+    name: new RegExp(`^${step.tag}, ${step.what.replace(/[()?.+*]/g, '\\$&')}, \\d\\d:\\d\\d to `),
+  });
 
 test('a step is moved by keys alone: first what it costs, then for good, and let go again', async ({
   page,
