@@ -32,7 +32,11 @@ final readonly class MadeUpShop
         }
 
         return array_map(
-            static fn (int $i): Worker => new Worker("person {$i}", $free, [...($i === 1 ? ['lead'] : []), ...($i % 2 === 1 ? ['mains'] : [])]),
+            static fn (int $i): Worker => new Worker(
+                "person {$i}",
+                $free,
+                [...($i === 1 ? ['lead'] : []), ...($i % 2 === 1 ? ['mains'] : [])],
+            ),
             range(1, $count),
         );
     }

@@ -37,7 +37,10 @@ final class BeforeYouGo
         usort($steps, static fn (NightStep $a, NightStep $b): int => [$each($b), $a->job] <=> [$each($a), $b->job]);
         $search = new self($steps, $night, $places);
         $search->visit(0, $minutes, 0.0, [], []);
-        usort($search->best, static fn (NightStep $a, NightStep $b): int => [self::gain($b, $night), $a->job] <=> [self::gain($a, $night), $b->job]);
+        usort(
+            $search->best,
+            static fn (NightStep $a, NightStep $b): int => [self::gain($b, $night), $a->job] <=> [self::gain($a, $night), $b->job],
+        );
 
         return $search->best;
     }

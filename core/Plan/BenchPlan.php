@@ -173,7 +173,10 @@ final readonly class BenchPlan implements Computation
             }
             foreach ($job->steps as $k => $step) {
                 if ($step->hands + $step->alone + array_sum($step->handsBy) === 0) {
-                    throw InputError::at("jobs.{$i}.steps.{$k}.hands", "jobs.{$i}.steps.{$k}: a step takes minutes of hands, alone or both.");
+                    throw InputError::at(
+                        "jobs.{$i}.steps.{$k}.hands",
+                        "jobs.{$i}.steps.{$k}: a step takes minutes of hands, alone or both.",
+                    );
                 }
             }
             foreach ($job->after as $id) {

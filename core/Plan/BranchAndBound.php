@@ -109,7 +109,11 @@ final class BranchAndBound
                 }
                 $soonest = min($soonest, $start + $way->whole);
                 // two who have the same time left and may do the same are one
-                $same = $way->worker < 0 ? null : [$way->keeps, $this->problem->workers[$way->worker]->rights, $board->freeOf($way->worker)];
+                $same = $way->worker < 0 ? null : [
+                    $way->keeps,
+                    $this->problem->workers[$way->worker]->rights,
+                    $board->freeOf($way->worker),
+                ];
                 if ([$start, $j] < $last || ($same !== null && $this->alike() && in_array($same, $seen, true))) {
                     continue;
                 }

@@ -94,8 +94,14 @@ final readonly class Chain
      * @param  list<string>  $rights
      * @return list<ChainStep>
      */
-    public function guide(Guide $guide, Earned $earned, array $curves = [], array $times = [], array $rights = [], ?string $part = null): array
-    {
+    public function guide(
+        Guide $guide,
+        Earned $earned,
+        array $curves = [],
+        array $times = [],
+        array $rights = [],
+        ?string $part = null,
+    ): array {
         $school = $guide->schools()[0] ?? null;
         $all = array_values($guide->stepsOf($school));
         $each = 1 / count($all);
@@ -221,7 +227,11 @@ final readonly class Chain
             $steps[] = new ChainStep($name, Station::Repair, max(1, (int) ceil($minutes)), part: $part);
         }
         if ($job->off > 0) {
-            $steps[] = new ChainStep(sprintf('Put %d %s back', $job->off, $job->off === 1 ? 'piece' : 'pieces'), Station::Repair, self::PUT_BACK * $job->off);
+            $steps[] = new ChainStep(
+                sprintf('Put %d %s back', $job->off, $job->off === 1 ? 'piece' : 'pieces'),
+                Station::Repair,
+                self::PUT_BACK * $job->off,
+            );
         }
 
         return $steps;

@@ -65,8 +65,16 @@ final readonly class Earned
     {
         return match (true) {
             $stage === Stage::Cold => [Watch::Nobody, 'It is cold and unplugged.'],
-            in_array($stage, [Stage::Power, Stage::Motion], true) => [Watch::Beside, 'Power is on and it has not shown yet that it stays cool.'],
-            in_array($stage, [Stage::Heat, Stage::Runaway], true) => [Watch::Beside, 'It is heated and has not shown yet that it stops by itself.'],
+            in_array(
+                $stage,
+                [Stage::Power, Stage::Motion],
+                true,
+            ) => [Watch::Beside, 'Power is on and it has not shown yet that it stays cool.'],
+            in_array(
+                $stage,
+                [Stage::Heat, Stage::Runaway],
+                true,
+            ) => [Watch::Beside, 'It is heated and has not shown yet that it stops by itself.'],
             default => $this->hot(),
         };
     }

@@ -114,8 +114,15 @@ final readonly class LowerBound
      * @param  list<array{int, int}>  $buckets
      * @param  callable(int, int): float  $cost  of a job that is over at a minute; never falls with it
      */
-    private static function spread(array $alone, array $hands, array $tails, array $heads, array $buckets, callable $cost, float $known): float
-    {
+    private static function spread(
+        array $alone,
+        array $hands,
+        array $tails,
+        array $heads,
+        array $buckets,
+        callable $cost,
+        float $known,
+    ): float {
         [$fixed, $costs, $firsts] = [0.0, [], []];
         foreach ($alone as $j => $end) {
             if ($hands[$j] === 0 || $buckets === []) {

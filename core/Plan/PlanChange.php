@@ -42,7 +42,10 @@ final readonly class PlanChange
             } elseif ($then > 0 && $late === 0 && $now->ready !== null) {
                 $gains[] = [-100 * $then, "{$now->name} in time again."];
             } elseif ($late < $then) {
-                $gains[] = [-100 * ($then - $late), sprintf('%s %s late instead of %d.', $now->name, $late === 1 ? 'a day' : "{$late} days", $then)];
+                $gains[] = [
+                    -100 * ($then - $late),
+                    sprintf('%s %s late instead of %d.', $now->name, $late === 1 ? 'a day' : "{$late} days", $then),
+                ];
             } elseif ($was->ready === null && $now->ready !== null) {
                 $gains[] = [0, sprintf('%s is planned: ready %s.', $now->name, self::when($now->ready))];
             } elseif ($was->ready !== null) {

@@ -29,7 +29,9 @@ final readonly class Problem
      */
     public function __construct(public array $workers, public array $jobs, public array $places, ?array $open = null)
     {
-        $this->open = $open ?? OpenHours::any(array_merge(...array_map(static fn (Worker $worker): array => $worker->free, $workers), ...[[]]));
+        $this->open = $open ?? OpenHours::any(
+            array_merge(...array_map(static fn (Worker $worker): array => $worker->free, $workers), ...[[]]),
+        );
         $ways = [];
         $at = [];
         foreach ($jobs as $j => $job) {

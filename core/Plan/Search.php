@@ -154,7 +154,9 @@ final class Search
 
     private static function aloneFrom(Problem $problem, int $j, int $k): int
     {
-        return array_sum(array_map(static fn (Step $step): int => $step->beside ? 0 : $step->alone, array_slice($problem->jobs[$j]->steps, $k)));
+        return array_sum(
+            array_map(static fn (Step $step): int => $step->beside ? 0 : $step->alone, array_slice($problem->jobs[$j]->steps, $k)),
+        );
     }
 
     private static function wholeFrom(Problem $problem, int $j, int $k): int

@@ -60,7 +60,9 @@ final class WayOut
 
     private function hands(string $id): bool
     {
-        $rights = array_values(array_unique(array_merge(...array_map(static fn (Worker $worker): array => $worker->rights, $this->workers), ...[[]])));
+        $rights = array_values(
+            array_unique(array_merge(...array_map(static fn (Worker $worker): array => $worker->rights, $this->workers), ...[[]])),
+        );
         $plan = $this->planned([...$this->workers, new Worker(self::SECOND, $this->open, $rights)], $this->jobs);
 
         return $plan->end($id) !== null && ! in_array($id, $this->lateIn($plan), true);
@@ -69,7 +71,10 @@ final class WayOut
     /** @return list<string>|null */
     private function first(string $id): ?array
     {
-        $jobs = $this->with($id, static fn (PlanJob $job): PlanJob => new PlanJob($job->id, $job->due, $job->weight * 1000 + 1000, $job->steps, $job->after));
+        $jobs = $this->with(
+            $id,
+            static fn (PlanJob $job): PlanJob => new PlanJob($job->id, $job->due, $job->weight * 1000 + 1000, $job->steps, $job->after),
+        );
         $plan = $this->planned($this->workers, $jobs);
         $late = $this->lateIn($plan);
         if ($plan->end($id) === null || in_array($id, $late, true)) {

@@ -87,7 +87,9 @@ final readonly class WaysAhead
     public static function sums(array $steps): array
     {
         return [
-            array_sum(array_map(static fn (ChainStep $step): int => $step->hands + ($step->watch === Watch::Beside ? $step->alone : 0), $steps)),
+            array_sum(
+                array_map(static fn (ChainStep $step): int => $step->hands + ($step->watch === Watch::Beside ? $step->alone : 0), $steps),
+            ),
             array_sum(array_map(static fn (ChainStep $step): int => $step->watch === Watch::Beside ? 0 : $step->alone, $steps)),
         ];
     }

@@ -24,7 +24,11 @@ final class AheadTest extends PlanTestCase
         self::assertSame('Safety questions', $this->what($job)[0]);
         $this->atFind($job);
         self::assertNotContains('Safety questions', $this->what($job));
-        $this->send('POST', "/jobs/{$job->id}/findings", ['findings' => ['jams-when-warm' => true, 'hot-material-used' => true]])->assertOk();
+        $this->send(
+            'POST',
+            "/jobs/{$job->id}/findings",
+            ['findings' => ['jams-when-warm' => true, 'hot-material-used' => true]],
+        )->assertOk();
         $looking = $this->what($job);
         $this->send('POST', "/jobs/{$job->id}/faults", ['faults' => ['tube-cooked'], 'version' => $job->refresh()->version])->assertOk();
         $fixing = $this->what($job);
@@ -39,7 +43,9 @@ final class AheadTest extends PlanTestCase
         Setting::put('nights', true);
         $job = $this->promised('2026-12-11');
         $this->atProve($job);
-        $long = fn (): ?ChainStep => array_values(array_filter($this->chain($job), static fn (ChainStep $s): bool => str_contains($s->what, 'long print')))[0] ?? null;
+        $long = fn (): ?ChainStep => array_values(
+            array_filter($this->chain($job), static fn (ChainStep $s): bool => str_contains($s->what, 'long print')),
+        )[0] ?? null;
         $before = $this->what($job);
         self::assertNotNull($long());
         self::assertNotSame(Watch::Nobody, $long()->watch, 'no heater of it was ever seen to stop');
@@ -72,7 +78,10 @@ final class AheadTest extends PlanTestCase
         $weights = $this->app->make(Weights::class);
         $farm = $this->job($this->machine('tern-220', 'farm'), $this->bo);
         $owner = $this->promised('2026-12-11');
-        $resale = $this->job(tap($this->machine('tern-220', 'resale'), static fn (Machine $m) => $m->update(['price_paid_minor' => 36_500])), $this->bo);
+        $resale = $this->job(
+            tap($this->machine('tern-220', 'resale'), static fn (Machine $m) => $m->update(['price_paid_minor' => 36_500])),
+            $this->bo,
+        );
 
         self::assertEqualsWithDelta(8 * 120.0, $weights->perDay($farm->load('machine')), 1e-9);
         self::assertEqualsWithDelta(10 * 120.0, $weights->perDay($farm, 70.0), 1e-9, 'seventy hours a week are ten a day');
@@ -90,7 +99,10 @@ final class AheadTest extends PlanTestCase
         $this->send('POST', "/jobs/{$job->id}/hands", ['on' => true])->assertOk();
         $this->plan();
         $step = $this->stepOf($job);
-        self::assertSame([$this->bo->id, true, now()->toIso8601String()], [$step['person'], $step['begun'], Carbon::parse($step['start'])->toIso8601String()]);
+        self::assertSame(
+            [$this->bo->id, true, now()->toIso8601String()],
+            [$step['person'], $step['begun'], Carbon::parse($step['start'])->toIso8601String()],
+        );
         // who has gone away from it long ago does not hold it
         DB::table('work_spells')->update(['last_seen_at' => now()->subHours(5)]);
         $this->plan();

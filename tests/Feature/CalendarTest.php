@@ -25,13 +25,21 @@ final class CalendarTest extends PlanTestCase
 {
     public function test_hours_are_kept_by_a_lead_and_can_be_read(): void
     {
-        $week = static fn (array ...$spans): array => array_map(static fn (array $s): array => ['weekday' => $s[0], 'opens' => $s[1], 'closes' => $s[2]], $spans);
+        $week = static fn (array ...$spans): array => array_map(
+            static fn (array $s): array => ['weekday' => $s[0], 'opens' => $s[1], 'closes' => $s[2]],
+            $spans,
+        );
         $put = fn (array $body): TestResponse => $this->send('PUT', '/plan/hours', $body);
         $put(['person' => null, 'week' => $week([1, '9:00', '17:00'])])->assertForbidden();
         $this->actingAs($this->ada);
         $this->assertRefused($put(['person' => null, 'week' => []]), 422, 'week', 'open at some hour');
         $this->assertRefused($put(['person' => null, 'week' => $week([1, '9:00', '8:00'])]), 422, 'week.0.closes', 'ends before it begins');
-        $this->assertRefused($put(['person' => null, 'week' => $week([1, '9:00', '12:00'], [1, '11:30', '13:00'])]), 422, 'week.1.opens', 'follow each other');
+        $this->assertRefused(
+            $put(['person' => null, 'week' => $week([1, '9:00', '12:00'], [1, '11:30', '13:00'])]),
+            422,
+            'week.1.opens',
+            'follow each other',
+        );
         $this->assertRefused($put(['person' => null, 'week' => $week([1, 'nine', '12:00'])]), 422, 'week.0.opens', 'no time of the clock');
         self::assertSame(10, DB::table('hours')->count(), 'nothing was lost');
         $told = $put(['person' => $this->bo->id, 'week' => $week([1, '13:00', '24:00'], [2, '8:30', '12:00'])])->assertOk()->json();
@@ -78,7 +86,11 @@ final class CalendarTest extends PlanTestCase
         $this->send('POST', '/plan/calendar-address', key: $key)->assertOk()->assertJsonPath('address', null);
         self::assertNull($this->told('calendar')['address']);
         self::assertTrue($this->told('calendar')['subscribed']);
-        self::assertStringNotContainsString(substr($address, -20, 16), (string) json_encode(DB::table('people')->get()), 'only its hash is kept');
+        self::assertStringNotContainsString(
+            substr($address, -20, 16),
+            (string) json_encode(DB::table('people')->get()),
+            'only its hash is kept',
+        );
         $this->app->make('auth')->guard()->forgetUser();
 
         $calendar = $this->calendar($address);

@@ -20,7 +20,11 @@ final class NightTest extends PlanTestCase
         $this->plan();
         $today = $this->today();
 
-        self::assertSame('2026-12-07T15:20:00+00:00', Carbon::parse((string) $today['nightAt'])->utc()->toIso8601String(), 'it is past four');
+        self::assertSame(
+            '2026-12-07T15:20:00+00:00',
+            Carbon::parse((string) $today['nightAt'])->utc()->toIso8601String(),
+            'it is past four',
+        );
         $own = array_values(array_filter($today['night'], static fn (array $n): bool => $n['job'] === $job->id));
         self::assertCount(1, $own);
         self::assertSame(['Dry filament', 360, null], [$own[0]['what'], $own[0]['alone'], $own[0]['because']]);

@@ -163,7 +163,11 @@ final class PlanNewsTest extends PlanTestCase
         $this->travelTo(Carbon::parse('2026-12-07T18:00:00+01:00'));
         $this->plan();
         self::assertSame('2026-12-08', $this->today()['day']);
-        self::assertSame([], array_filter($this->stepsOf($this->bo), static fn (array $s): bool => $s['state'] === 'done'), 'tomorrow nothing is done yet');
+        self::assertSame(
+            [],
+            array_filter($this->stepsOf($this->bo), static fn (array $s): bool => $s['state'] === 'done'),
+            'tomorrow nothing is done yet',
+        );
     }
 
     /** @phpstan-impure */

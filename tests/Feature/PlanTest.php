@@ -155,7 +155,10 @@ final class PlanTest extends PlanTestCase
         $this->ada->update(['left_at' => now()]);
         $this->plan();
         $unplanned = $this->today()['unplanned'];
-        self::assertSame([[$job->id, 'Countersign the red tag']], array_map(static fn (array $u): array => [$u['job'], $u['what']], $unplanned));
+        self::assertSame(
+            [[$job->id, 'Countersign the red tag']],
+            array_map(static fn (array $u): array => [$u['job'], $u['what']], $unplanned),
+        );
         self::assertStringContainsString('Nobody here may do it: it needs lead.', $unplanned[0]['because']);
     }
 
@@ -178,12 +181,21 @@ final class PlanTest extends PlanTestCase
 
     public function test_service_is_planned_item_by_item_until_it_is_done(): void
     {
-        $job = $this->app->make(BookIn::class)->book($this->machine(), new Booking(JobKind::Service, 'By hours', Began::CreptIn, 1200.0), $this->bo);
+        $job = $this->app->make(BookIn::class)->book(
+            $this->machine(),
+            new Booking(JobKind::Service, 'By hours', Began::CreptIn, 1200.0),
+            $this->bo,
+        );
         $service = $this->app->make(Knowledge::class)->service;
         $items = [$service['wipe-down'], $service['belts-check']];
-        $job->update(['service_items' => array_map(static fn (ServiceItem $i): string => $i->code, $items), 'find_passed_because' => 'service']);
+        $job->update(
+            ['service_items' => array_map(static fn (ServiceItem $i): string => $i->code, $items), 'find_passed_because' => 'service'],
+        );
         $this->plan();
-        $told = fn (): string => implode('; ', array_column(array_filter($this->steps(), static fn (array $s): bool => $s['job'] === $job->id), 'what'));
+        $told = fn (): string => implode(
+            '; ',
+            array_column(array_filter($this->steps(), static fn (array $s): bool => $s['job'] === $job->id), 'what'),
+        );
         $name = fn (ServiceItem $item): string => $item->guide === null
             ? $item->name
             : $this->app->make(Knowledge::class)->guides[$item->guide]->name;
@@ -205,7 +217,10 @@ final class PlanTest extends PlanTestCase
         $first = $row->body['steps'][0]['job'];
         $order = [...array_diff(array_map(static fn (Job $j): int => $j->id, $jobs), [$first]), $first];
         $steps = $row->body['steps'];
-        usort($steps, static fn (array $a, array $b): int => array_search($a['job'], $order, true) <=> array_search($b['job'], $order, true));
+        usort(
+            $steps,
+            static fn (array $a, array $b): int => array_search($a['job'], $order, true) <=> array_search($b['job'], $order, true),
+        );
         $row->update(['body' => ['steps' => $steps] + $row->body]);
         PlanNews::note('somebody asked');
         $again = $this->plan();
@@ -279,7 +294,9 @@ final class PlanTest extends PlanTestCase
         $row = $this->plan();
         self::assertArrayHasKey($jobs[0]->id, $row->looked);
         // what was looked at stands as long as the job does, and no longer than it holds
-        $row->update(['looked' => [$jobs[0]->id => ['look' => ['A look of before', 7.0, false]] + $row->looked[$jobs[0]->id]] + $row->looked]);
+        $row->update(
+            ['looked' => [$jobs[0]->id => ['look' => ['A look of before', 7.0, false]] + $row->looked[$jobs[0]->id]] + $row->looked],
+        );
         self::assertSame('A look of before', $read()[1]->chains[$jobs[0]->id][0]->what);
         $this->travel(31)->minutes();
         self::assertSame($before->chains[$jobs[0]->id][0]->what, $read()[1]->chains[$jobs[0]->id][0]->what);

@@ -80,7 +80,11 @@ final class PlanWordsTest extends TestCase
     {
         $row = static fn (int $day, string $opens, string $closes): array => ['weekday' => $day, 'opens' => $opens, 'closes' => $closes];
         self::assertSame(
-            [['weekday' => 1, 'opens' => 480, 'closes' => 720], ['weekday' => 1, 'opens' => 720, 'closes' => 1440], ['weekday' => 7, 'opens' => 0, 'closes' => 1]],
+            [
+                ['weekday' => 1, 'opens' => 480, 'closes' => 720],
+                ['weekday' => 1, 'opens' => 720, 'closes' => 1440],
+                ['weekday' => 7, 'opens' => 0, 'closes' => 1],
+            ],
             Week::read([$row(1, '8:00', '12:00'), $row(1, '12:00', '24:00'), $row(7, ' 00:00', '0:01 ')]),
         );
         self::assertSame(['00:00', '08:05', '24:00'], array_map(Week::words(...), [0, 485, 1440]));

@@ -105,7 +105,9 @@ final class PromisesTest extends PlanTestCase
         $before = $this->offer([]);
         for ($i = 0; $i < 6; $i++) {
             $job = $this->bookIn('2026-12-09');
-            Promise::query()->where('job_id', $job->id)->update(['half' => '2026-11-23', 'eighty' => '2026-11-23', 'ninety' => '2026-11-24']);
+            Promise::query()->where('job_id', $job->id)->update(
+                ['half' => '2026-11-23', 'eighty' => '2026-11-23', 'ninety' => '2026-11-24'],
+            );
             $job->update(['finished_at' => Carbon::parse('2026-11-30T12:00:00+01:00')->utc()]);
             if ($i === 3) {
                 $this->plan();

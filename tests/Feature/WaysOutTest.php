@@ -30,7 +30,9 @@ final class WaysOutTest extends PlanTestCase
         self::assertSame([], $this->today()['unplanned']);
         self::assertSame('2026-12-10T11:00', $this->mendOf($second)->format('Y-m-d\TH:i'));
         // promised to the second, the first waits
-        DB::table('reservations')->insert(['job_id' => $second->id, 'part_id' => $part->id, 'quantity' => 1, 'person_id' => $this->bo->id, 'at' => now()]);
+        DB::table('reservations')->insert(
+            ['job_id' => $second->id, 'part_id' => $part->id, 'quantity' => 1, 'person_id' => $this->bo->id, 'at' => now()],
+        );
         $this->plan();
         self::assertSame('2026-12-07', $this->mendOf($second)->toDateString());
         self::assertSame('2026-12-10', $this->mendOf($first)->toDateString());

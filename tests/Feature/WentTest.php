@@ -22,7 +22,11 @@ final class WentTest extends PlanTestCase
         self::assertGreaterThan(0, $reckoned);
         $this->travelTo(Carbon::parse('2026-12-07T09:10:00+01:00'));
         $this->plan();
-        self::assertSame($reckoned, (int) DB::table('reckoned_minutes')->where('job_id', $job->id)->value('minutes'), 'the first plan counts');
+        self::assertSame(
+            $reckoned,
+            (int) DB::table('reckoned_minutes')->where('job_id', $job->id)->value('minutes'),
+            'the first plan counts',
+        );
         $this->spell($job, 'safety', '09:20', '09:27');
         $job->update(['station' => 'diagnosis']);
         $this->spell($job, 'diagnosis', '09:30', '09:50');
@@ -49,7 +53,13 @@ final class WentTest extends PlanTestCase
         self::assertSame(
             [['hands', true], ['part', false], ['hands', false], ['person', true]],
             DB::table('job_waits')->orderBy('id')->get()->map(static fn (object $w): array => [(string) $w->cause, $w->ended_at === null])
-                ->sortBy(static fn (array $w): int => array_search($w, [['hands', true], ['part', false], ['hands', false], ['person', true]], true) ?: 0)
+                ->sortBy(
+                    static fn (array $w): int => array_search(
+                        $w,
+                        [['hands', true], ['part', false], ['hands', false], ['person', true]],
+                        true,
+                    ) ?: 0,
+                )
                 ->unique()->values()->all(),
         );
         $this->actingAs($this->ada);
@@ -69,7 +79,12 @@ final class WentTest extends PlanTestCase
 
     public function test_promises_that_were_kept_and_those_that_were_not(): void
     {
-        foreach ([['2026-12-07', '2026-12-07T12:00'], ['2026-12-07', '2026-12-08T09:00'], ['2026-12-08', null], ['2026-12-11', null]] as [$day, $out]) {
+        foreach ([
+            ['2026-12-07', '2026-12-07T12:00'],
+            ['2026-12-07', '2026-12-08T09:00'],
+            ['2026-12-08', null],
+            ['2026-12-11', null],
+        ] as [$day, $out]) {
             $job = $this->promised($day);
             $job->update(['finished_at' => $out === null ? null : Carbon::parse("{$out}:00+01:00")->utc()]);
         }

@@ -35,7 +35,11 @@ final readonly class CaseRest implements JobPart
         $hidden = DB::table('hidden_checks')->whereIn('job_id', $jobs->pluck('id'))->get(['job_id', 'code'])->groupBy('job_id');
         $rests = [];
         foreach ($jobs as $job) {
-            $rests[$job->id] = new self($counted, $costs, array_values($hidden->get($job->id)?->pluck('code')->map(strval(...))->all() ?? []));
+            $rests[$job->id] = new self(
+                $counted,
+                $costs,
+                array_values($hidden->get($job->id)?->pluck('code')->map(strval(...))->all() ?? []),
+            );
         }
 
         return $rests;

@@ -161,7 +161,11 @@ final readonly class AheadQuery
         }
         $check = $this->knowledge->checks[$next->code] ?? null;
 
-        return [$check === null ? sprintf('%d quick looks', count($next->looks)) : $check->name, $next->minutes, $check?->qualified === true];
+        return [
+            $check === null ? sprintf('%d quick looks', count($next->looks)) : $check->name,
+            $next->minutes,
+            $check?->qualified === true,
+        ];
     }
 
     private function search(JobState $state, Session $session): float

@@ -51,7 +51,9 @@ final class PartsComing
             ->join('parts', 'parts.id', '=', 'order_lines.part_id')->whereNull('closed_at')
             ->whereRaw('order_lines.packs * order_lines.pack > order_lines.received')
             ->orderBy('expected_at')->orderBy('order_lines.id')
-            ->selectRaw('parts.class, parts.name, orders.expected_at, order_lines.packs * order_lines.pack - order_lines.received AS pieces')
+            ->selectRaw(
+                'parts.class, parts.name, orders.expected_at, order_lines.packs * order_lines.pack - order_lines.received AS pieces',
+            )
             ->get();
 
         return array_values($rows->map(static fn (object $row): array => [

@@ -49,7 +49,9 @@ final class PlanCalendar
                 'UID' => sprintf('job-%d-%s@odd-bench', $step['job'], substr(hash('sha256', (string) $step['what']), 0, 16)),
                 'DTSTAMP' => ($row->made_at ?? now())->toDateTimeImmutable()->setTimezone($utc),
                 'DTSTART' => CarbonImmutable::parse((string) $step['start'])->toDateTimeImmutable()->setTimezone($utc),
-                'DTEND' => CarbonImmutable::parse((string) ($beside ? $step['aloneUntil'] : $step['end']))->toDateTimeImmutable()->setTimezone($utc),
+                'DTEND' => CarbonImmutable::parse(
+                    (string) ($beside ? $step['aloneUntil'] : $step['end']),
+                )->toDateTimeImmutable()->setTimezone($utc),
                 'SUMMARY' => "{$step['tag']}: {$step['what']}",
                 'DESCRIPTION' => $step['aloneUntil'] === $step['end'] || $beside
                     ? (string) $step['because']

@@ -111,7 +111,10 @@ final readonly class PlanBody
             'name' => $situation->workers[$w]->name,
             'role' => $person->role->value,
             'spans' => array_values(array_map(
-                static fn (array $span): array => [$situation->at($span[0])->toIso8601String(), $situation->at($span[1])->toIso8601String()],
+                static fn (array $span): array => [
+                    $situation->at($span[0])->toIso8601String(),
+                    $situation->at($span[1])->toIso8601String(),
+                ],
                 array_filter($situation->workers[$w]->free, static fn (array $span): bool => $span[0] < 8 * 1440),
             )),
         ], array_keys($situation->people), $situation->people);

@@ -59,7 +59,9 @@ final readonly class SituationQuery
             ->orderByRaw('promised_for NULLS LAST, id')->limit(self::MOST_JOBS)->get();
         $moves = PlanMove::query()->whereIn('job_id', $jobs->pluck('id'))->get()->toBase();
         if ($tried !== null) {
-            $moves = $moves->reject(static fn (PlanMove $m): bool => $m->job_id === $tried->job_id && $m->step === $tried->step)->push($tried);
+            $moves = $moves->reject(
+                static fn (PlanMove $m): bool => $m->job_id === $tried->job_id && $m->step === $tried->step,
+            )->push($tried);
         }
         $moves = $moves->groupBy('job_id');
         $parts = new PartsComing($this->knowledge);

@@ -49,6 +49,9 @@ final class MoveStepRequest extends Form
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['step.required' => 'Which step? As the plan calls it.', 'notBefore.date' => 'Not before when? Such as 2026-12-08T10:00:00+01:00.'];
+        return [
+            'step.required' => 'Which step? As the plan calls it.',
+            'notBefore.date' => 'Not before when? Such as 2026-12-08T10:00:00+01:00.',
+        ];
     }
 }

@@ -32,7 +32,9 @@ final readonly class TodayQuery
         $now = CarbonImmutable::now()->setTimezone($zone);
         $shown = $this->shown($now);
         $day = $shown->toDateString();
-        $moved = PlanMove::query()->get(['job_id', 'step'])->mapWithKeys(static fn (PlanMove $m): array => ["{$m->job_id} {$m->step}" => true]);
+        $moved = PlanMove::query()->get(['job_id', 'step'])->mapWithKeys(
+            static fn (PlanMove $m): array => ["{$m->job_id} {$m->step}" => true],
+        );
         $steps = array_values(array_map(
             static fn (array $step): array => $step + ['moved' => isset($moved["{$step['job']} {$step['what']}"])],
             self::list($body, 'steps'),
@@ -41,7 +43,10 @@ final readonly class TodayQuery
         $done = $shown->isSameDay($now) ? $this->done() : [];
         [$open, $from, $to] = $this->ruler($shown, array_merge(...array_values($done), ...[[]]));
         $people = array_map(function (array $one) use ($steps, $today, $done): PlanPersonView {
-            $own = array_filter($steps, static fn (array $s): bool => $s['person'] === $one['person'] && ($today($s['start']) || $s['begun']));
+            $own = array_filter(
+                $steps,
+                static fn (array $s): bool => $s['person'] === $one['person'] && ($today($s['start']) || $s['begun']),
+            );
 
             return new PlanPersonView($one['person'], $one['name'], $one['role'], array_values(array_filter(
                 $one['spans'],
@@ -64,7 +69,10 @@ final readonly class TodayQuery
             $people,
             array_values(array_map(
                 static fn (array $s): PlanStepView => PlanStepView::of($s, $s['moved']),
-                array_filter($steps, static fn (array $s): bool => $s['aloneUntil'] !== $s['end'] && $s['end'] < $to->utc()->toIso8601String() && $today($s['end'])),
+                array_filter(
+                    $steps,
+                    static fn (array $s): bool => $s['aloneUntil'] !== $s['end'] && $s['end'] < $to->utc()->toIso8601String() && $today($s['end']),
+                ),
             )),
             $this->comesIn(self::list($body, 'parts'), $to),
             $night['at'],
@@ -126,7 +134,12 @@ final readonly class TodayQuery
     private function done(): array
     {
         $done = [];
-        $spells = WorkSpell::query()->join('jobs', 'jobs.id', '=', 'work_spells.job_id')->join('machines', 'machines.id', '=', 'jobs.machine_id')
+        $spells = WorkSpell::query()->join(
+            'jobs',
+            'jobs.id',
+            '=',
+            'work_spells.job_id',
+        )->join('machines', 'machines.id', '=', 'jobs.machine_id')
             ->where('began_at', '>=', $this->day->began())->whereNotNull('ended_at')->orderBy('began_at')
             ->toBase()->get(['work_spells.job_id', 'work_spells.person_id', 'tag', 'work_spells.station', 'began_at', 'ended_at']);
         foreach ($spells as $spell) {
@@ -167,7 +180,15 @@ final readonly class TodayQuery
     /** @param  array<string, mixed>  $step */
     private static function night(array $step): NightStepView
     {
-        return new NightStepView($step['job'], $step['tag'], $step['what'], $step['hands'], $step['alone'], $step['because'] ?? null, $step['until'] ?? null);
+        return new NightStepView(
+            $step['job'],
+            $step['tag'],
+            $step['what'],
+            $step['hands'],
+            $step['alone'],
+            $step['because'] ?? null,
+            $step['until'] ?? null,
+        );
     }
 
     /** @param  list<array<string, mixed>>  $jobs */
@@ -190,7 +211,12 @@ final readonly class TodayQuery
         $tags = array_column(self::list($body, 'jobs'), 'tag', 'job');
 
         return array_map(
-            static fn (array $one): UnplannedView => new UnplannedView($one['job'], $tags[$one['job']] ?? '', $one['what'], $one['because']),
+            static fn (array $one): UnplannedView => new UnplannedView(
+                $one['job'],
+                $tags[$one['job']] ?? '',
+                $one['what'],
+                $one['because'],
+            ),
             self::list($body, 'unplaced'),
         );
     }

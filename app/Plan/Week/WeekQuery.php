@@ -38,7 +38,9 @@ final readonly class WeekQuery
             $date = $today->addDays($i);
             $on = $date->toDateString();
             $shut = $this->hours->shop()->on($date) === []
-                ? $off->first(static fn (DayOff $o): bool => $o->first->toDateString() <= $on && $o->last->toDateString() >= $on)->why ?? 'shut'
+                ? $off->first(
+                    static fn (DayOff $o): bool => $o->first->toDateString() <= $on && $o->last->toDateString() >= $on,
+                )->why ?? 'shut'
                 : null;
             $loads = [];
             foreach ($people as $one) {

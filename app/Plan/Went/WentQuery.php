@@ -68,7 +68,10 @@ final readonly class WentQuery
     private function stations(CarbonImmutable $start, CarbonImmutable $end): array
     {
         $took = 'extract(epoch FROM coalesce(ended_at, last_seen_at) - began_at) / 60';
-        $spent = DB::table('work_spells')->where('began_at', '<', $end)->whereRaw('coalesce(ended_at, last_seen_at) > ?', [$start->toIso8601String()])
+        $spent = DB::table('work_spells')->where('began_at', '<', $end)->whereRaw(
+            'coalesce(ended_at, last_seen_at) > ?',
+            [$start->toIso8601String()],
+        )
             ->groupBy('station')->selectRaw(
                 'station, sum(extract(epoch FROM least(coalesce(ended_at, last_seen_at), ?::timestamptz) - greatest(began_at, ?::timestamptz)) / 60) AS minutes',
                 [$end->toIso8601String(), $start->toIso8601String()],
@@ -81,7 +84,9 @@ final readonly class WentQuery
         )->join('jobs', 'jobs.id', '=', 's.job_id')
             ->join('reckoned_minutes AS r', static fn ($on) => $on->on('r.job_id', '=', 's.job_id')->on('r.station', '=', 's.station'))
             ->where(static fn ($q) => $q->whereNotNull('jobs.finished_at')->orWhereColumn('jobs.station', '<>', 's.station'))
-            ->groupBy('s.station')->selectRaw('s.station, count(*) AS jobs, sum(s.took) AS took, sum(r.minutes) AS reckoned')->get()->keyBy('station');
+            ->groupBy('s.station')->selectRaw(
+                's.station, count(*) AS jobs, sum(s.took) AS took, sum(r.minutes) AS reckoned',
+            )->get()->keyBy('station');
         $views = [];
         foreach (Station::cases() as $station) {
             $row = $through->get($station->value);
@@ -141,7 +146,11 @@ final readonly class WentQuery
                     $wait->jobs,
                     $wait->jobs === 1 ? 'machine' : 'machines',
                     number_format($wait->days, 1),
-                    $wait->costMinor === null ? '' : sprintf(', %s %s', number_format($wait->costMinor / 100, 2), Setting::text('currency')),
+                    $wait->costMinor === null ? '' : sprintf(
+                        ', %s %s',
+                        number_format($wait->costMinor / 100, 2),
+                        Setting::text('currency'),
+                    ),
                 );
             }
         }
@@ -153,9 +162,16 @@ final readonly class WentQuery
     private function promises(CarbonImmutable $start, CarbonImmutable $end): array
     {
         $row = DB::table('jobs')->whereNotNull('promised_for')
-            ->where('promised_for', '>=', $start->toDateString())->where('promised_for', '<=', min($end->toDateString(), $this->day->today()))
+            ->where(
+                'promised_for',
+                '>=',
+                $start->toDateString(),
+            )->where('promised_for', '<=', min($end->toDateString(), $this->day->today()))
             ->where(fn ($q) => $q->whereNotNull('finished_at')->orWhere('promised_for', '<', $this->day->today()))
-            ->selectRaw('count(*) AS promised, count(*) FILTER (WHERE (finished_at AT TIME ZONE ?)::date <= promised_for) AS kept', [$this->day->zone()])
+            ->selectRaw(
+                'count(*) AS promised, count(*) FILTER (WHERE (finished_at AT TIME ZONE ?)::date <= promised_for) AS kept',
+                [$this->day->zone()],
+            )
             ->first();
 
         return [(int) ($row->promised ?? 0), (int) ($row->kept ?? 0)];

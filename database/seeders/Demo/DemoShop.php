@@ -226,7 +226,12 @@ final class DemoShop
         );
         /** @var DemoJob $job */
         $job = $this->app->make(DemoJob::class, ['random' => $this->random]);
-        foreach ($job->play($plot, $machine, $truth ?? DemoTruth::draw($this->knowledge, $machine->family, $this->random), $this->people) as $beat) {
+        foreach ($job->play(
+            $plot,
+            $machine,
+            $truth ?? DemoTruth::draw($this->knowledge, $machine->family, $this->random),
+            $this->people,
+        ) as $beat) {
             yield $beat;
             if ($plot->stopAt !== null) {
                 $this->plan->reckon($machine);

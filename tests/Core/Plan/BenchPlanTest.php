@@ -61,7 +61,11 @@ final class BenchPlanTest extends TestCase
         mt_srand($seed);
         $case = ['people' => [], 'jobs' => [], 'places' => ['oven' => mt_rand(1, 2)], 'open' => [[0, 17], [18, 60]]];
         foreach (array_slice(['Bo', 'Imre'], 0, mt_rand(1, 2)) as $i => $name) {
-            $case['people'][] = ['name' => $name, 'free' => [[0, mt_rand(9, 16)], [mt_rand(18, 22), 90]], 'rights' => $i === 0 ? ['mains'] : []];
+            $case['people'][] = [
+                'name' => $name,
+                'free' => [[0, mt_rand(9, 16)], [mt_rand(18, 22), 90]],
+                'rights' => $i === 0 ? ['mains'] : [],
+            ];
         }
         $jobs = mt_rand(2, 4);
         for ($j = 0; $j < $jobs; $j++) {
@@ -74,7 +78,11 @@ final class BenchPlanTest extends TestCase
                     + ($alone > 0 && mt_rand(0, 3) === 0 ? ['attended' => true] : [])
                     + (mt_rand(0, 4) === 0 ? ['rights' => ['mains']] : []);
             }
-            $case['jobs'][] = ['id' => "J{$j}", 'steps' => $steps, 'weight' => mt_rand(1, 4)] + (mt_rand(0, 2) > 0 ? ['due' => mt_rand(4, 24)] : []);
+            $case['jobs'][] = [
+                'id' => "J{$j}",
+                'steps' => $steps,
+                'weight' => mt_rand(1, 4),
+            ] + (mt_rand(0, 2) > 0 ? ['due' => mt_rand(4, 24)] : []);
         }
         $told = $this->told($case);
 
@@ -139,7 +147,10 @@ final class BenchPlanTest extends TestCase
                 'steps' => [['hands' => mt_rand(3, 50)]],
             ], range(0, 6));
             $smith = $jobs;
-            usort($smith, static fn (array $a, array $b): int => $b['weight'] / $b['steps'][0]['hands'] <=> $a['weight'] / $a['steps'][0]['hands']);
+            usort(
+                $smith,
+                static fn (array $a, array $b): int => $b['weight'] / $b['steps'][0]['hands'] <=> $a['weight'] / $a['steps'][0]['hands'],
+            );
             [$at, $cost] = [0, 0.0];
             foreach ($smith as $job) {
                 $at += $job['steps'][0]['hands'];
@@ -224,7 +235,10 @@ final class BenchPlanTest extends TestCase
         self::assertSame(['A1 0', 'C1 10', 'A2 30', 'B1 50', 'A3 75'], $at, 'as it was put, whatever is late by it');
         self::assertTrue($told['proved']);
         unset($jobs[0]['steps'][1]['pinned']);
-        self::assertSame('B1 0', ($one = $this->told(['people' => self::DAY, 'jobs' => $jobs])['timetable'][0])['job'].$one['step'].' '.$one['start']);
+        self::assertSame(
+            'B1 0',
+            ($one = $this->told(['people' => self::DAY, 'jobs' => $jobs])['timetable'][0])['job'].$one['step'].' '.$one['start'],
+        );
     }
 
     public function test_what_cannot_be_is_said_and_the_rest_is_planned(): void
@@ -274,11 +288,27 @@ final class BenchPlanTest extends TestCase
     public static function bad(): iterable
     {
         $job = ['id' => 'A', 'steps' => [['hands' => 5]]];
-        yield 'spans that overlap' => [['people' => [['name' => 'Bo', 'free' => [[0, 100], [90, 200]]]], 'jobs' => [$job]], 'free.1', 'one after the other'];
-        yield 'a span that ends first' => [['people' => [['name' => 'Bo', 'free' => [[10, 10]]]], 'jobs' => [$job]], 'free.0', 'ending after it begins'];
+        yield 'spans that overlap' => [
+            ['people' => [['name' => 'Bo', 'free' => [[0, 100], [90, 200]]]], 'jobs' => [$job]],
+            'free.1',
+            'one after the other',
+        ];
+        yield 'a span that ends first' => [
+            ['people' => [['name' => 'Bo', 'free' => [[10, 10]]]], 'jobs' => [$job]],
+            'free.0',
+            'ending after it begins',
+        ];
         yield 'two of a name' => [['people' => self::DAY, 'jobs' => [$job, $job]], 'jobs', 'called the same'];
-        yield 'a job that is none' => [['people' => self::DAY, 'jobs' => [['id' => 'A', 'steps' => []]]], 'jobs.0.steps', 'at least one step'];
-        yield 'a step that takes nothing' => [['people' => self::DAY, 'jobs' => [['id' => 'A', 'steps' => [['hands' => 0]]]]], 'jobs.0.steps.0.hands', 'takes minutes'];
+        yield 'a job that is none' => [
+            ['people' => self::DAY, 'jobs' => [['id' => 'A', 'steps' => []]]],
+            'jobs.0.steps',
+            'at least one step',
+        ];
+        yield 'a step that takes nothing' => [
+            ['people' => self::DAY, 'jobs' => [['id' => 'A', 'steps' => [['hands' => 0]]]]],
+            'jobs.0.steps.0.hands',
+            'takes minutes',
+        ];
         yield 'after nobody' => [['people' => self::DAY, 'jobs' => [$job + ['after' => ['AA']]]], 'jobs.0.after', 'There is no job “AA”'];
     }
 
@@ -309,7 +339,10 @@ final class BenchPlanTest extends TestCase
         foreach ($told['timetable'] as $one) {
             $step = $jobs[$one['job']]['steps'][$one['step'] - 1];
             $keeps = $step['hands'] + (($step['beside'] ?? false) ? $step['alone'] : 0);
-            self::assertSame([$one['start'] + $step['hands'], $one['start'] + $step['hands'] + $step['alone']], [$one['end'], $one['alone_until']]);
+            self::assertSame(
+                [$one['start'] + $step['hands'], $one['start'] + $step['hands'] + $step['alone']],
+                [$one['end'], $one['alone_until']],
+            );
             self::assertGreaterThanOrEqual(max($ready[$one['job']] ?? 0, $step['not_before']), $one['start']);
             self::assertSame([], array_diff($step['rights'] ?? [], $people[$one['person']]['rights']));
             self::assertNotSame([], array_filter(

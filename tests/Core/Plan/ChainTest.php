@@ -23,7 +23,10 @@ final class ChainTest extends TestCase
             'mend' => ['bed-wire-broken'],
             'earned' => ['nights' => true],
         ]);
-        $rows = array_map(static fn (array $step): array => [$step['what'], $step['hands'], $step['alone'], $step['watch']], $told['steps']);
+        $rows = array_map(
+            static fn (array $step): array => [$step['what'], $step['hands'], $step['alone'], $step['watch']],
+            $told['steps'],
+        );
         $first = array_slice($rows, 0, 4);
         $guide = TradeKnowledge::read()->guides['new-bed-wires'];
 
@@ -71,7 +74,10 @@ final class ChainTest extends TestCase
         // one heater was never seen to stop
         $half = $watch(['long-print', 'small-print', 'bed-hold', 'runaway-bed'], ['lacking' => ['runaway-bed', 'runaway-hotend']]);
         self::assertSame('in-the-shop', $half['Prove: a long print']);
-        self::assertSame('in-the-shop', $watch(['long-print'], ['holds' => true, 'printed' => true, 'lacking' => ['runaway-hotend']])['Prove: a long print']);
+        self::assertSame(
+            'in-the-shop',
+            $watch(['long-print'], ['holds' => true, 'printed' => true, 'lacking' => ['runaway-hotend']])['Prove: a long print'],
+        );
         self::assertSame('nobody', $watch(['long-print'], ['stops' => true, 'holds' => true, 'printed' => true])['Prove: a long print']);
         self::assertSame('beside', $watch(['small-print'], [])['Prove: a small print']);
     }
@@ -91,19 +97,32 @@ final class ChainTest extends TestCase
     public function test_drying_takes_the_oven_and_waits_for_its_part(): void
     {
         $steps = $this->told(['station' => 'repair', 'traits' => [], 'mend' => ['filament-wet']])['steps'];
-        self::assertSame(['oven', 360, 'in-the-shop', 'desiccant'], [$steps[0]['place'], $steps[0]['alone'], $steps[0]['watch'], $steps[0]['part']]);
-        $here = $this->told(['station' => 'repair', 'traits' => [], 'mend' => ['filament-wet'], 'here' => ['desiccant'], 'earned' => ['nights' => true]]);
+        self::assertSame(
+            ['oven', 360, 'in-the-shop', 'desiccant'],
+            [$steps[0]['place'], $steps[0]['alone'], $steps[0]['watch'], $steps[0]['part']],
+        );
+        $here = $this->told(
+            ['station' => 'repair', 'traits' => [], 'mend' => ['filament-wet'], 'here' => ['desiccant'], 'earned' => ['nights' => true]],
+        );
         self::assertSame([null, 'nobody'], [$here['steps'][0]['part'], $here['steps'][0]['watch']]);
     }
 
     public function test_a_red_tag_comes_off_before_anything_is_proved_and_a_lead_countersigns(): void
     {
         $what = fn (array $more): array => array_column(
-            $this->told(['station' => 'repair', 'traits' => [], 'off' => 3, 'owed' => ['power-on'], 'earned' => ['red_tag' => true]] + $more)['steps'],
+            $this->told(
+                ['station' => 'repair', 'traits' => [], 'off' => 3, 'owed' => ['power-on'], 'earned' => ['red_tag' => true]] + $more,
+            )['steps'],
             'what',
         );
         self::assertSame(
-            ['Put 3 pieces back', 'Measure for the red tag and sign', 'Countersign the red tag', 'Prove: power on, watch for smoke', 'Send out'],
+            [
+                'Put 3 pieces back',
+                'Measure for the red tag and sign',
+                'Countersign the red tag',
+                'Prove: power on, watch for smoke',
+                'Send out',
+            ],
             $what([]),
         );
         self::assertSame('Countersign the red tag', $what(['asked' => true])[1]);
@@ -132,7 +151,13 @@ final class ChainTest extends TestCase
 
     public function test_what_goes_by_itself_now_comes_first(): void
     {
-        $steps = $this->told(['station' => 'repair', 'traits' => [], 'timers' => [['name' => 'glue', 'minutes' => 20], ['name' => 'paint', 'minutes' => 90]]])['steps'];
+        $steps = $this->told(
+            [
+                'station' => 'repair',
+                'traits' => [],
+                'timers' => [['name' => 'glue', 'minutes' => 20], ['name' => 'paint', 'minutes' => 90]],
+            ],
+        )['steps'];
         self::assertSame(['paint', 0, 90, true], [$steps[0]['what'], $steps[0]['hands'], $steps[0]['alone'], $steps[0]['begun']]);
         self::assertFalse($steps[1]['begun']);
     }
@@ -155,7 +180,10 @@ final class ChainTest extends TestCase
             ['Safety questions', 'Say what it does', 'Send out'],
             array_column($this->told(['station' => 'intake', 'traits' => []])['steps'], 'what'),
         );
-        self::assertSame(['Send out'], array_column($this->told(['station' => 'release', 'traits' => [], 'mend' => ['filament-wet']])['steps'], 'what'));
+        self::assertSame(
+            ['Send out'],
+            array_column($this->told(['station' => 'release', 'traits' => [], 'mend' => ['filament-wet']])['steps'], 'what'),
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
@@ -165,7 +193,10 @@ final class ChainTest extends TestCase
         yield 'a guide nobody knows' => [['station' => 'repair', 'guides' => ['nothing']], 'guides.0'];
         yield 'a proof nobody knows' => [['station' => 'proof', 'owed' => ['nothing']], 'owed.0'];
         yield 'a station that is none' => [['station' => 'kitchen'], 'station'];
-        yield 'practice of a guide nobody knows' => [['station' => 'proof', 'people' => [['name' => 'Bo', 'guide' => 'x']]], 'people.0.guide'];
+        yield 'practice of a guide nobody knows' => [
+            ['station' => 'proof', 'people' => [['name' => 'Bo', 'guide' => 'x']]],
+            'people.0.guide',
+        ];
     }
 
     /** @param  array<string, mixed>  $input */

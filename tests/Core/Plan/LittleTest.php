@@ -15,7 +15,11 @@ final class LittleTest extends TestCase
     public function test_by_hand(): void
     {
         // ten days: one there all the time, one for days 2 to 6, one that came on day 8 and is still there, one that was gone before
-        $week = Little::of([[-5 * self::DAY, null], [2 * self::DAY, 6 * self::DAY], [8 * self::DAY, null], [-9 * self::DAY, -self::DAY]], 0, 10 * self::DAY);
+        $week = Little::of(
+            [[-5 * self::DAY, null], [2 * self::DAY, 6 * self::DAY], [8 * self::DAY, null], [-9 * self::DAY, -self::DAY]],
+            0,
+            10 * self::DAY,
+        );
 
         self::assertEqualsWithDelta(1.6, $week->work, 1e-12);
         self::assertEqualsWithDelta(0.3, $week->rate, 1e-12);

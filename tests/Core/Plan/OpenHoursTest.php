@@ -59,7 +59,10 @@ final class OpenHoursTest extends TestCase
         self::assertSame([[0, 5], [25, 30]], OpenHours::without([[0, 10], [20, 30]], [[5, 25]]));
         self::assertSame([[0, 2], [4, 10]], OpenHours::without([[0, 10]], [[2, 4]]));
         self::assertSame([[0, 12], [20, 30]], OpenHours::any([[20, 30], [0, 5], [5, 10], [3, 12]]));
-        self::assertSame([[[], []], []], [[OpenHours::both([[0, 5]], [[5, 9]]), OpenHours::without([[0, 5]], [[0, 5]])], OpenHours::any([])]);
+        self::assertSame(
+            [[[], []], []],
+            [[OpenHours::both([[0, 5]], [[5, 9]]), OpenHours::without([[0, 5]], [[0, 5]])], OpenHours::any([])],
+        );
     }
 
     /**

@@ -37,7 +37,12 @@ final class PlanChangeTest extends TestCase
         ]);
 
         self::assertSame(
-            ['HR-236 3 days late.', 'Sailing School a day late.', 'HR-234 is in no plan any more.', 'HR-231 ready Wed 14:30, not Wed 14:00.'],
+            [
+                'HR-236 3 days late.',
+                'Sailing School a day late.',
+                'HR-234 is in no plan any more.',
+                'HR-231 ready Wed 14:30, not Wed 14:00.',
+            ],
             $change->costs,
         );
         self::assertSame(

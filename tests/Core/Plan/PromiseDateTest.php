@@ -44,10 +44,16 @@ final class PromiseDateTest extends TestCase
             ['probability' => 0.3, 'hands' => 120, 'alone' => 400],
             ['probability' => 0.1, 'hands' => 400, 'alone' => 1700],
         ];
-        yield 'a part that comes in five days' => [['lines' => $ways, 'ahead_minutes' => 300, 'minutes_per_day' => 240, 'part' => ['mean_days' => 5, 'sd_days' => 2]]];
-        yield 'hands that are far away' => [['lines' => $ways, 'ahead_minutes' => 2600, 'minutes_per_day' => 400, 'part' => ['mean_days' => 3, 'sd_days' => 3]]];
+        yield 'a part that comes in five days' => [
+            ['lines' => $ways, 'ahead_minutes' => 300, 'minutes_per_day' => 240, 'part' => ['mean_days' => 5, 'sd_days' => 2]],
+        ];
+        yield 'hands that are far away' => [
+            ['lines' => $ways, 'ahead_minutes' => 2600, 'minutes_per_day' => 400, 'part' => ['mean_days' => 3, 'sd_days' => 3]],
+        ];
         yield 'nothing to wait for' => [['lines' => $ways, 'ahead_minutes' => 50, 'minutes_per_day' => 480]];
-        yield 'many hands' => [['lines' => $ways, 'ahead_minutes' => 5000, 'minutes_per_day' => 1600, 'part' => ['mean_days' => 8, 'sd_days' => 5]]];
+        yield 'many hands' => [
+            ['lines' => $ways, 'ahead_minutes' => 5000, 'minutes_per_day' => 1600, 'part' => ['mean_days' => 8, 'sd_days' => 5]],
+        ];
     }
 
     /**
@@ -60,7 +66,10 @@ final class PromiseDateTest extends TestCase
     {
         mt_srand(11);
         $days = self::days(14);
-        $calendar = array_map(static fn (string $day): int => (int) round((strtotime("{$day} UTC") - strtotime('2026-12-07 UTC')) / 86400), $days);
+        $calendar = array_map(
+            static fn (string $day): int => (int) round((strtotime("{$day} UTC") - strtotime('2026-12-07 UTC')) / 86400),
+            $days,
+        );
         $perDay = $case['minutes_per_day'];
         $open = min(600, $perDay);
         $counts = array_fill(0, count($days), 0);

@@ -47,19 +47,31 @@ final class UsualMendTest extends TestCase
     public function test_its_chain_looks_mends_and_proves(): void
     {
         $chain = new Chain(TradeKnowledge::read());
-        $job = static fn (bool $unknown): JobAhead => new JobAhead(Station::Safety, Traits::of(['hotend' => 'lined']), search: 30, unknown: $unknown);
+        $job = static fn (bool $unknown): JobAhead => new JobAhead(
+            Station::Safety,
+            Traits::of(['hotend' => 'lined']),
+            search: 30,
+            unknown: $unknown,
+        );
         $what = array_map(static fn (ChainStep $step): string => $step->what, $chain->of($job(true)));
 
         self::assertSame(['Safety questions', 'Say what it does', 'Go on looking', 'Mend what is found'], array_slice($what, 0, 4));
         self::assertStringStartsWith('Prove: ', $what[4]);
-        self::assertNotContains('Mend what is found', array_map(static fn (ChainStep $step): string => $step->what, $chain->of($job(false))));
+        self::assertNotContains(
+            'Mend what is found',
+            array_map(static fn (ChainStep $step): string => $step->what, $chain->of($job(false))),
+        );
     }
 
     public function test_as_a_mixture_it_holds_every_fault_by_its_share(): void
     {
         $knowledge = TradeKnowledge::read();
         $traits = Traits::of(['hotend' => 'lined']);
-        $ways = WaysAhead::unknown($knowledge, $traits, static fn (array $mend): JobAhead => new JobAhead(Station::Safety, $traits, mend: $mend));
+        $ways = WaysAhead::unknown(
+            $knowledge,
+            $traits,
+            static fn (array $mend): JobAhead => new JobAhead(Station::Safety, $traits, mend: $mend),
+        );
 
         self::assertCount(count(UsualMend::of($knowledge, $traits)->shares), $ways->ways);
         self::assertEqualsWithDelta(1.0, array_sum(array_column($ways->ways, 0)), 1e-9);
