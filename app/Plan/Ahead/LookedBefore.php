@@ -7,7 +7,10 @@ namespace App\Plan\Ahead;
 use App\Intake\Job;
 use App\Plan\Making\PlanRow;
 
-/** What Find said of each job when it was planned last: as long as the job is as it was, it says the same. One lives as long as a request. */
+/**
+ * What Find said of each job when it was planned last: as long as the job is as it was, it says the same.
+ * One lives as long as a request.
+ */
 final class LookedBefore
 {
     /** @var array<int, Looked>|null */

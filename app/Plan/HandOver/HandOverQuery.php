@@ -105,7 +105,9 @@ final readonly class HandOverQuery
         foreach ($jobs as $job) {
             $pieces = WorkOnJob::of($states[$job->id])->off();
             $words = array_filter([
-                $pieces === 0 ? null : ($pieces === 1 ? 'One step is off and lies on its tray' : "{$pieces} steps are off and lie on its tray"),
+                $pieces === 0
+                    ? null
+                    : ($pieces === 1 ? 'One step is off and lies on its tray' : "{$pieces} steps are off and lie on its tray"),
                 $job->spell === null ? null : "in {$job->spell->person->name}’s hands since {$this->clock($job->spell->began_at)}",
             ]);
             if ($words !== []) {

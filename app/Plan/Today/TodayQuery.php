@@ -71,7 +71,9 @@ final readonly class TodayQuery
                 static fn (array $s): PlanStepView => PlanStepView::of($s, $s['moved']),
                 array_filter(
                     $steps,
-                    static fn (array $s): bool => $s['aloneUntil'] !== $s['end'] && $s['end'] < $to->utc()->toIso8601String() && $today($s['end']),
+                    static fn (array $s): bool => $s['aloneUntil'] !== $s['end']
+                        && $s['end'] < $to->utc()->toIso8601String()
+                        && $today($s['end']),
                 ),
             )),
             $this->comesIn(self::list($body, 'parts'), $to),
@@ -134,12 +136,8 @@ final readonly class TodayQuery
     private function done(): array
     {
         $done = [];
-        $spells = WorkSpell::query()->join(
-            'jobs',
-            'jobs.id',
-            '=',
-            'work_spells.job_id',
-        )->join('machines', 'machines.id', '=', 'jobs.machine_id')
+        $spells = WorkSpell::query()->join('jobs', 'jobs.id', '=', 'work_spells.job_id')
+            ->join('machines', 'machines.id', '=', 'jobs.machine_id')
             ->where('began_at', '>=', $this->day->began())->whereNotNull('ended_at')->orderBy('began_at')
             ->toBase()->get(['work_spells.job_id', 'work_spells.person_id', 'tag', 'work_spells.station', 'began_at', 'ended_at']);
         foreach ($spells as $spell) {
