@@ -349,7 +349,8 @@ write_programs() {
   opcache="-d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=20000 -d opcache.revalidate_freq=2 -d display_errors=0"
   PRIORITY=20 program php "$WEB_USER" "$(stamp_of "$ETC/php-fpm.conf") $env" QUIT 15 "$SERVE/bin/lib/launch.sh $RUN/web/php.group /usr/sbin/php-fpm8.2 -F -O -y $ETC/php-fpm.conf $opcache"
   PRIORITY=30 program nginx "$WEB_USER" "$(stamp_of "$ETC/nginx.conf" "$ETC/headers.conf" $([ -z "$LAN" ] || printf '%s' "$ETC/tls/site.crt"))" QUIT 10 "$SERVE/bin/lib/launch.sh $RUN/web/nginx.group /usr/sbin/nginx -p $STATE -c $ETC/nginx.conf -e stderr"
-  program worker "$WORK_USER" "$code $env" TERM 60 "php artisan queue:work --sleep=1 --tries=3 --max-time=1800 --quiet"
+  # what it works out (a plan, the lives of parts) steps back behind the page
+  program worker "$WORK_USER" "$code $env" TERM 60 "nice -n 5 php artisan queue:work --sleep=1 --tries=3 --max-time=1800 --quiet"
   # it switches heaters off when it is asked to go, and is given the time for it
   program prover "$WORK_USER" "$code $env" TERM 20 "php artisan odd-bench:prover --for=3600 --quiet"
   program clerk "$WORK_USER" "$code $env" TERM 10 "php artisan odd-bench:clerk --for=3600 --quiet"

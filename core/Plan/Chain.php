@@ -6,15 +6,11 @@ namespace OddBench\Plan;
 
 use OddBench\Intake\Station;
 use OddBench\Knowledge\Guide;
-use OddBench\Knowledge\GuideStep;
-use OddBench\Knowledge\Heat;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\Stage;
 use OddBench\Knowledge\State;
-use OddBench\Knowledge\Timer;
 use OddBench\Knowledge\Traits;
 use OddBench\Proof\ProofPlan;
-use OddBench\Repair\LearningCurve;
 
 /** From how far a job is to the chain of its steps: hands, what goes by itself, who must be there, who may do it. */
 final readonly class Chain
@@ -31,9 +27,6 @@ final readonly class Chain
     private const PUT_BACK = 2;
 
     private const SEND_OUT = 5;
-
-    /** Nobody begins something else for less. */
-    private const WORTH_LEAVING = 8.0;
 
     /** A mend that is opened for is done by guide where there is one. */
     private const MAINS = 'mains';
@@ -87,62 +80,12 @@ final readonly class Chain
     }
 
     /**
-     * A guide in steps of hands and of waiting, for everybody who is known to take more or less than usual.
-     *
-     * @param  array<string, LearningCurve>  $curves
-     * @param  array<string, int>  $times
-     * @param  list<string>  $rights
-     * @return list<ChainStep>
-     */
-    public function guide(
-        Guide $guide,
-        Earned $earned,
-        array $curves = [],
-        array $times = [],
-        array $rights = [],
-        ?string $part = null,
-    ): array {
-        $school = $guide->schools()[0] ?? null;
-        $all = array_values($guide->stepsOf($school));
-        $each = 1 / count($all);
-        $usual = $guide->practised;
-        $by = [];
-        foreach ($curves as $name => $curve) {
-            $by[$name] = $curve->minutes(($times[$name] ?? 0) + 1);
-        }
-        $steps = [];
-        $share = 0.0;
-        $beside = 0.0;
-        foreach ($all as $i => $step) {
-            $share += $each;
-            $timer = $step->timer;
-            if ($timer === null) {
-                continue;
-            }
-            [$watch, $because] = $this->whileWaiting($step, $timer, $earned);
-            if ($watch === Watch::Beside || $timer->minutes < self::WORTH_LEAVING || $i === count($all) - 1) {
-                // whoever does it stays for that
-                $beside += $timer->minutes;
-
-                continue;
-            }
-            $steps[] = $this->segment($guide->name, $steps, $share, $beside, $usual, $by, $timer, $watch, $because, $rights, $part);
-            [$share, $beside, $part] = [0.0, 0.0, null];
-        }
-        if ($share > 0.0) {
-            $steps[] = $this->segment($guide->name, $steps, $share, $beside, $usual, $by, null, Watch::Nobody, '', $rights, $part);
-        }
-
-        return $steps;
-    }
-
-    /**
      * The proofs that are missing, stage by stage.
      *
      * @param  list<array{Stage, string, string}>  $owed
      * @return list<ChainStep>
      */
-    public function prove(array $owed, Earned $earned): array
+    private function prove(array $owed, Earned $earned): array
     {
         $steps = [];
         foreach (Stage::cases() as $stage) {
@@ -197,11 +140,7 @@ final readonly class Chain
             $classes = array_values(array_diff($fault->mend()->parts, $job->classes));
             $guide = $this->guideFor($code, $job->traits);
             if ($guide !== null) {
-                $curves = $job->curves[$guide->code] ?? [];
-                $steps = [
-                    ...$steps,
-                    ...$this->guide($guide, $job->earned, $curves, $job->times[$guide->code] ?? [], $rights, $classes[0] ?? null),
-                ];
+                $steps = [...$steps, ...$this->guided($job, $guide, $rights, $classes[0] ?? null)];
 
                 continue;
             }
@@ -215,8 +154,7 @@ final readonly class Chain
             );
         }
         foreach ($job->guides as $code) {
-            $guide = $this->knowledge->guides[$code];
-            $steps = [...$steps, ...$this->guide($guide, $job->earned, $job->curves[$code] ?? [], $job->times[$code] ?? [])];
+            $steps = [...$steps, ...$this->guided($job, $this->knowledge->guides[$code])];
         }
         if ($job->unknown) {
             $minutes = UsualMend::of($this->knowledge, $job->traits)->minutes();
@@ -235,6 +173,17 @@ final readonly class Chain
         }
 
         return $steps;
+    }
+
+    /**
+     * @param  list<string>  $rights
+     * @return list<ChainStep>
+     */
+    private function guided(JobAhead $job, Guide $guide, array $rights = [], ?string $part = null): array
+    {
+        $steps = new GuideSteps($guide, $job->earned, $job->curves[$guide->code] ?? [], $job->times[$guide->code] ?? [], $rights);
+
+        return $steps->of($part);
     }
 
     /** @return list<ChainStep> */
@@ -275,50 +224,6 @@ final readonly class Chain
         }
 
         return null;
-    }
-
-    /** @return array{Watch, string} */
-    private function whileWaiting(GuideStep $step, Timer $timer, Earned $earned): array
-    {
-        return match (true) {
-            $timer->oven => $earned->oven(),
-            $step->heat === Heat::Cold => [Watch::Nobody, ''],
-            $step->heat === Heat::Falling => [Watch::InTheShop, 'It is still hot, its heater is off.'],
-            default => $earned->hot(),
-        };
-    }
-
-    /**
-     * @param  list<ChainStep>  $before
-     * @param  array<string, float>  $by
-     * @param  list<string>  $rights
-     */
-    private function segment(
-        string $name,
-        array $before,
-        float $share,
-        float $beside,
-        float $usual,
-        array $by,
-        ?Timer $timer,
-        Watch $watch,
-        string $because,
-        array $rights,
-        ?string $part,
-    ): ChainStep {
-        return new ChainStep(
-            $before === [] ? $name : "{$name}, goes on",
-            Station::Repair,
-            (int) ceil($share * $usual + $beside),
-            $timer === null ? 0 : (int) ceil($timer->minutes),
-            $watch,
-            $because,
-            array_map(static fn (float $minutes): int => (int) ceil($share * $minutes + $beside), $by),
-            $rights,
-            $timer?->oven === true ? 'oven' : null,
-            $part,
-            hot: $timer?->oven === true || ($timer !== null && $watch !== Watch::Nobody),
-        );
     }
 
     /**

@@ -207,6 +207,8 @@ test('guides, papers and a rail that is turned once', async ({ page }) => {
   const out = page.waitForRequest((one) => one.method() === 'POST' && one.url().includes('/positions/'));
   await page.getByRole('button', { name: 'Taken out' }).click();
   expect((await out).postDataJSON()).toMatchObject({ became: 'spare', ended: 'worked' });
+  // what is picked before the answer is there is let go with it
+  await expect(page.getByText('Y rail left: ')).toBeHidden();
   await atPosition(page, 'Y rail left');
   await expect(page.getByText(/nothing in it now/)).toBeVisible();
   await page.setViewportSize({ width: 768, height: 1000 });

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Intake\Job;
+use App\Machines\CounterSource;
 use App\Machines\Machine;
+use App\Machines\NoteHours;
 use App\Plan\Ahead\Weights;
 use App\Plan\Making\SituationQuery;
 use App\Repair\Timers\Timer;
 use App\Shop\Setting;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use OddBench\Plan\ChainStep;
 use OddBench\Plan\Watch;
@@ -75,7 +78,7 @@ final class AheadTest extends PlanTestCase
         Setting::put('print_hour_minor', 120);
         Setting::put('holding_pct', 20);
         Setting::put('bench_minute_minor', 90);
-        $weights = $this->app->make(Weights::class);
+        $perDay = fn (Job ...$jobs): array => $this->app->make(Weights::class)->perDay(Collection::make($jobs));
         $farm = $this->job($this->machine('tern-220', 'farm'), $this->bo);
         $owner = $this->promised('2026-12-11');
         $resale = $this->job(
@@ -83,10 +86,16 @@ final class AheadTest extends PlanTestCase
             $this->bo,
         );
 
-        self::assertEqualsWithDelta(8 * 120.0, $weights->perDay($farm->load('machine')), 1e-9);
-        self::assertEqualsWithDelta(10 * 120.0, $weights->perDay($farm, 70.0), 1e-9, 'seventy hours a week are ten a day');
-        self::assertEqualsWithDelta(20.0, $weights->perDay($resale->load('machine')), 1e-9, 'a fifth of 365.00 a year');
-        self::assertGreaterThan(0.0, $weights->perDay($owner));
+        $costs = $perDay($farm, $owner, $resale);
+        self::assertSame([$farm->id, $owner->id, $resale->id], array_keys($costs));
+        self::assertEqualsWithDelta(8 * 120.0, $costs[$farm->id], 1e-9);
+        self::assertEqualsWithDelta(20.0, $costs[$resale->id], 1e-9, 'a fifth of 365.00 a year');
+        self::assertGreaterThan(0.0, $costs[$owner->id]);
+
+        $before = (float) $farm->machine->hours - 140;
+        $this->app->make(NoteHours::class)->note($farm->machine, $before, CounterSource::Typed, $this->bo, Carbon::now()->subDays(14));
+        $this->anew();
+        self::assertEqualsWithDelta(10 * 120.0, $perDay($farm)[$farm->id], 1e-6, 'seventy hours a week are ten a day');
         self::assertSame(
             ['idle in the farm', 'its owner waits', 'for sale'],
             array_map(Weights::words(...), [$farm, $owner, $resale]),

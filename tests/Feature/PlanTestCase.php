@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Intake\Hands;
 use App\Intake\Job;
+use App\Machines\HoursQuery;
 use App\Plan\Ahead\LookedBefore;
 use App\Plan\Ahead\Names;
 use App\Plan\Ahead\Practice;
@@ -50,7 +51,7 @@ abstract class PlanTestCase extends BenchTestCase
     /** What lives as long as a request is read anew. */
     protected function anew(): void
     {
-        foreach ([ShopHours::class, Names::class, Practice::class, LookedBefore::class] as $scoped) {
+        foreach ([ShopHours::class, Names::class, Practice::class, LookedBefore::class, HoursQuery::class] as $scoped) {
             $this->app->forgetInstance($scoped);
         }
     }

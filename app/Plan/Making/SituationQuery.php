@@ -68,11 +68,11 @@ final readonly class SituationQuery
         $chain = new Chain($this->knowledge);
         $names = $this->names->all();
         $people = $this->names->people();
-        [$planned, $chains, $perDay] = [[], [], []];
+        [$planned, $chains] = [[], []];
+        $perDay = $this->weights->perDay($jobs);
         foreach (JobState::ofMany($jobs->toBase()) as $id => $state) {
             $job = $state->job;
             $chains[$id] = $chain->of($this->ahead->of($state));
-            $perDay[$id] = $this->weights->perDay($job);
             $due = Situation::due($job, $this->hours);
             $planned[] = new PlanJob(
                 (string) $id,

@@ -115,6 +115,7 @@ final readonly class WentQuery
                 [$end->toIso8601String(), $end->toIso8601String(), $start->toIso8601String()],
             )->get();
         $jobs = Job::query()->with('machine')->findMany($rows->pluck('job_id')->unique()->all())->keyBy('id');
+        $perDay = $this->weights->perDay($jobs);
         $sums = [];
         foreach ($rows as $row) {
             $job = $jobs->get((int) $row->job_id);
@@ -123,7 +124,7 @@ final readonly class WentQuery
             }
             $of = $sums[(string) $row->cause] ?? [0, 0.0, 0.0];
             $days = (float) $row->days;
-            $sums[(string) $row->cause] = [$of[0] + 1, $of[1] + $days, $of[2] + $days * $this->weights->perDay($job)];
+            $sums[(string) $row->cause] = [$of[0] + 1, $of[1] + $days, $of[2] + $days * $perDay[$job->id]];
         }
         uasort($sums, static fn (array $a, array $b): int => $b[2] <=> $a[2]);
         $money = Gate::allows(Ability::SeeMoney);
