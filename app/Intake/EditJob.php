@@ -50,24 +50,28 @@ final readonly class EditJob
         }, byHand: false);
     }
 
-    /** @param  'itself'|'part'|'person'|'claim'|'owner'|null  $for nothing: it is ready for hands again */
-    public function wait(Job $job, ?string $for, ?string $note, ?int $minutes, int $version, Person $by): Job
+    /**
+     * @param  'itself'|'part'|'person'|'claim'|'owner'|null  $for nothing: it is ready for hands again
+     * @param  bool|null  $hot  something is while it runs by itself; nothing where nobody has said
+     */
+    public function wait(Job $job, ?string $for, ?string $note, ?int $minutes, int $version, Person $by, ?bool $hot = null): Job
     {
-        return $this->record->write($job, $by, $version, function (Job $job) use ($for, $note, $minutes): Said {
+        return $this->record->write($job, $by, $version, function (Job $job) use ($for, $note, $minutes, $hot): Said {
             if ($for === 'itself' && $minutes === null) {
                 throw InputError::at('waitsMinutes', 'How many minutes will it run by itself?');
             }
             if ($for !== null && $for !== 'itself' && ($note === null || trim($note) === '')) {
                 throw InputError::at('waitsNote', 'Say what it waits for: which part, which person, which claim.');
             }
-            $job->waitFor($for, $note, $minutes === null ? null : now()->addMinutes($minutes));
+            $job->waitFor($for, $note, $minutes === null ? null : now()->addMinutes($minutes), $hot);
             $this->hands->off($job);
 
             return new Said(
                 'waits',
                 $for === null
                     ? 'Ready for hands again'
-                    : ucfirst(self::WAITS[$for]).($note === null ? '' : ": {$note}").($minutes === null ? '' : ", {$minutes} min"),
+                    : ucfirst(self::WAITS[$for]).($note === null ? '' : ": {$note}").($minutes === null ? '' : ", {$minutes} min")
+                        .($job->waits_hot === null ? '' : ($job->waits_hot ? ', hot' : ', nothing is hot')),
             );
         }, byHand: false);
     }

@@ -21,6 +21,7 @@ final class EditJobRequest extends Form
             'promisedFor' => ['sometimes', 'nullable', new Day],
             'waitsFor' => ['sometimes', 'nullable', 'string', Rule::in(['itself', 'part', 'person', 'claim', 'owner'])],
             'waitsNote' => ['sometimes', 'nullable', 'string', 'max:200'],
+            'waitsHot' => ['sometimes', 'nullable', 'boolean'],
             'waitsMinutes' => ['sometimes', 'nullable', 'integer', 'min:1', 'max:43200'],
         ];
     }

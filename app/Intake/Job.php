@@ -33,6 +33,7 @@ use OddBench\Intake\Station;
  * @property string|null $waits_for
  * @property string|null $waits_note
  * @property Carbon|null $waits_until
+ * @property bool|null $waits_hot
  * @property Carbon|null $waits_since
  * @property bool $asked an estimate stands with its owner
  * @property string|null $find_passed_because
@@ -59,6 +60,7 @@ final class Job extends Model
         'service_items' => 'array',
         'promised_for' => 'date',
         'waits_until' => 'datetime',
+        'waits_hot' => 'boolean',
         'waits_since' => 'datetime',
         'asked' => 'boolean',
         'opened_at' => 'datetime',
@@ -111,8 +113,11 @@ final class Job extends Model
         return $this->hasOne(WorkSpell::class)->whereNull('ended_at');
     }
 
-    /** @param  'itself'|'part'|'person'|'claim'|'owner'|null  $for nothing: it is ready for hands again */
-    public function waitFor(?string $for, ?string $note = null, ?CarbonInterface $until = null): void
+    /**
+     * @param  'itself'|'part'|'person'|'claim'|'owner'|null  $for nothing: it is ready for hands again
+     * @param  bool|null  $hot  something is while it runs by itself; nothing where nobody has said
+     */
+    public function waitFor(?string $for, ?string $note = null, ?CarbonInterface $until = null, ?bool $hot = null): void
     {
         // what it waited for already it goes on waiting for
         if ($this->waits_for !== $for) {
@@ -121,6 +126,7 @@ final class Job extends Model
         $this->waits_for = $for;
         $this->waits_note = $for === null || $note === null ? null : mb_substr($note, 0, 200);
         $this->setAttribute('waits_until', $for === null ? null : $until);
+        $this->waits_hot = $for === 'itself' ? $hot : null;
     }
 
     public function isOpen(): bool

@@ -88,7 +88,8 @@ final readonly class JobController
         if ($request->has('waitsFor')) {
             /** @var 'itself'|'part'|'person'|'claim'|'owner'|null $for */
             $for = $request->validated('waitsFor');
-            $edit->wait($found, $for, $request->words('waitsNote'), $request->wholeOrNull('waitsMinutes'), $version, Here::person());
+            $hot = $request->has('waitsHot') && $request->validated('waitsHot') !== null ? $request->boolean('waitsHot') : null;
+            $edit->wait($found, $for, $request->words('waitsNote'), $request->wholeOrNull('waitsMinutes'), $version, Here::person(), $hot);
         } else {
             $columns = [
                 'complaint' => 'complaint',

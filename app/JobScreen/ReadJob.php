@@ -107,6 +107,7 @@ final readonly class ReadJob implements ShowJob
             waitsFor: $job->waits_for,
             waitsNote: $job->waits_note,
             waitsUntil: $job->waits_until?->toIso8601String(),
+            waitsHot: $job->waits_hot,
             findPassedBecause: $job->find_passed_because,
             openedAt: $job->opened_at->toIso8601String(),
             finishedAt: $job->finished_at?->toIso8601String(),

@@ -59,6 +59,7 @@ final readonly class WholeJobView extends JobView
         #[OA\Property] public ?string $waitsFor,
         #[OA\Property] public ?string $waitsNote,
         #[OA\Property] public ?string $waitsUntil,
+        #[OA\Property(description: 'something is hot while it runs by itself; null where nobody has said')] public ?bool $waitsHot,
         #[OA\Property] public ?string $findPassedBecause,
         #[OA\Property] public string $openedAt,
         #[OA\Property] public ?string $finishedAt,

@@ -40,10 +40,7 @@ final readonly class Chain
     /** @return list<ChainStep> */
     public function of(JobAhead $job): array
     {
-        $steps = array_map(
-            static fn (array $timer): ChainStep => new ChainStep($timer[0], $job->station, 0, $timer[1], begun: true),
-            array_slice($this->longest($job->timers), 0, 1),
-        );
+        $steps = $this->running($job);
         if ($job->station === Station::Release) {
             return self::named([...$steps, $this->sendOut()]);
         }
@@ -102,7 +99,6 @@ final readonly class Chain
                 $alone,
                 $watch,
                 $because,
-                hot: $stage->isHot(),
             );
             $earned = $earned->after($stage, array_column($of, 2));
         }
@@ -227,13 +223,31 @@ final readonly class Chain
     }
 
     /**
-     * @param  list<array{string, int}>  $timers
-     * @return list<array{string, int}>
+     * What is under way: the longest of it, watched as whatever of it asks for most.
+     *
+     * @return list<ChainStep>
      */
-    private function longest(array $timers): array
+    private function running(JobAhead $job): array
     {
-        usort($timers, static fn (array $a, array $b): int => $b[1] <=> $a[1]);
+        $longest = null;
+        [$watch, $because] = [Watch::Nobody, ''];
+        foreach ($job->running as $one) {
+            $longest = $longest === null || $one->minutes > $longest->minutes ? $one : $longest;
+            [$asks, $why] = $job->earned->waiting($one->heat, $one->oven);
+            if ($watch->orMore($asks) !== $watch) {
+                [$watch, $because] = [$asks, $why];
+            }
+        }
 
-        return $timers;
+        return $longest === null ? [] : [new ChainStep(
+            $longest->name,
+            $job->station,
+            0,
+            $longest->minutes,
+            $watch,
+            $because,
+            place: $longest->oven ? 'oven' : null,
+            begun: true,
+        )];
     }
 }

@@ -19,7 +19,6 @@ final readonly class ChainStep
      * @param  string|null  $place  what it takes up besides its bench
      * @param  string|null  $part  class of part it waits for
      * @param  bool  $begun  it goes by itself already
-     * @param  bool  $hot  something is hot while it goes by itself
      */
     public function __construct(
         public string $what,
@@ -33,7 +32,6 @@ final readonly class ChainStep
         public ?string $place = null,
         public ?string $part = null,
         public bool $begun = false,
-        public bool $hot = false,
     ) {
     }
 
@@ -52,7 +50,6 @@ final readonly class ChainStep
             $this->place,
             $this->part,
             $this->begun,
-            $this->hot,
         );
     }
 }

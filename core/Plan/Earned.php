@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddBench\Plan;
 
+use OddBench\Knowledge\Heat;
 use OddBench\Knowledge\Stage;
 
 /**
@@ -95,6 +96,24 @@ final readonly class Earned
             $this->mainsBed => [Watch::InTheShop, 'Its bed is on the mains.'],
             ! $this->nights => [Watch::InTheShop, 'This shop lets nothing hot run with nobody in the house.'],
             default => [Watch::Nobody, 'It has passed its runaway test, held its temperature and printed.'],
+        };
+    }
+
+    /**
+     * Who must be there while something of a repair is waited for, and why. What nobody has said to be cold may be hot.
+     *
+     * @param  Heat|null  $heat  of the machine meanwhile
+     * @param  bool  $oven  in the shop’s own, without the machine
+     * @return array{Watch, string}
+     */
+    public function waiting(?Heat $heat, bool $oven): array
+    {
+        return match (true) {
+            $oven => $this->oven(),
+            $heat === null => [Watch::InTheShop, 'Nobody has said whether it is hot.'],
+            $heat === Heat::Cold => [Watch::Nobody, ''],
+            $heat === Heat::Falling => [Watch::InTheShop, 'It is still hot, its heater is off.'],
+            default => $this->hot(),
         };
     }
 

@@ -6,8 +6,6 @@ namespace OddBench\Plan;
 
 use OddBench\Intake\Station;
 use OddBench\Knowledge\Guide;
-use OddBench\Knowledge\GuideStep;
-use OddBench\Knowledge\Heat;
 use OddBench\Knowledge\Timer;
 use OddBench\Repair\LearningCurve;
 
@@ -58,7 +56,7 @@ final readonly class GuideSteps
             if ($timer === null) {
                 continue;
             }
-            [$watch, $because] = $this->whileWaiting($step, $timer);
+            [$watch, $because] = $this->earned->waiting($step->heat, $timer->oven);
             if ($watch === Watch::Beside || $timer->minutes < self::WORTH_LEAVING || $i === count($all) - 1) {
                 // whoever does it stays for that
                 $beside += $timer->minutes;
@@ -73,17 +71,6 @@ final readonly class GuideSteps
         }
 
         return $steps;
-    }
-
-    /** @return array{Watch, string} */
-    private function whileWaiting(GuideStep $step, Timer $timer): array
-    {
-        return match (true) {
-            $timer->oven => $this->earned->oven(),
-            $step->heat === Heat::Cold => [Watch::Nobody, ''],
-            $step->heat === Heat::Falling => [Watch::InTheShop, 'It is still hot, its heater is off.'],
-            default => $this->earned->hot(),
-        };
     }
 
     private function segment(
@@ -106,7 +93,6 @@ final readonly class GuideSteps
             $this->rights,
             $timer?->oven === true ? 'oven' : null,
             $part,
-            hot: $timer?->oven === true || ($timer !== null && $watch !== Watch::Nobody),
         );
     }
 }

@@ -23,7 +23,7 @@ final readonly class JobAhead
      * @param  array<string, array<string, LearningCurve>>  $curves  guide => person => how quick they are
      * @param  array<string, array<string, int>>  $times  guide => person => how often they did it
      * @param  list<array{string, float, string|null}>  $tasks  other work: its name, minutes, the class of part it takes
-     * @param  list<array{string, int}>  $timers  what goes by itself now, with the minutes that are left
+     * @param  list<Running>  $running  what goes by itself now
      * @param  bool  $unknown  nobody has said yet what it does: it takes what such machines mostly take
      */
     public function __construct(
@@ -40,7 +40,7 @@ final readonly class JobAhead
         public array $classes = [],
         public array $curves = [],
         public array $times = [],
-        public array $timers = [],
+        public array $running = [],
         public array $tasks = [],
         public bool $unknown = false,
     ) {

@@ -8,6 +8,7 @@ use OddBench\Computation\Computation;
 use OddBench\Input\Fields;
 use OddBench\Input\InputError;
 use OddBench\Intake\Station;
+use OddBench\Knowledge\Heat;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\Stage;
 use OddBench\Knowledge\Traits;
@@ -54,12 +55,7 @@ final readonly class StepsAhead implements Computation
             $fields->texts('here', 100),
             $curves,
             $times,
-            array_map(static function (Fields $of): array {
-                $timer = [$of->text('name'), $of->whole('minutes', ...Quantity::StepAlone->bounds())];
-                $of->done();
-
-                return $timer;
-            }, $fields->objects('timers', 50)),
+            array_map(self::running(...), $fields->objects('timers', 50)),
             array_map(static function (Fields $of): array {
                 $task = [
                     $of->text('name'),
@@ -97,6 +93,19 @@ final readonly class StepsAhead implements Computation
             'part' => $step->part,
             'begun' => $step->begun,
         ];
+    }
+
+    private static function running(Fields $of): Running
+    {
+        $running = new Running(
+            $of->text('name'),
+            $of->whole('minutes', ...Quantity::StepAlone->bounds()),
+            $of->has('heat') ? Heat::from($of->choice('heat', array_column(Heat::cases(), 'value'))) : null,
+            $of->flag('oven'),
+        );
+        $of->done();
+
+        return $running;
     }
 
     private function guide(string $code, string $field): void

@@ -11,6 +11,12 @@ enum Watch: string
     case InTheShop = 'in-the-shop';
     case Beside = 'beside';
 
+    /** The one of both that asks for more. */
+    public function orMore(self $other): self
+    {
+        return array_search($other, self::cases(), true) > array_search($this, self::cases(), true) ? $other : $this;
+    }
+
     public function words(): string
     {
         return match ($this) {

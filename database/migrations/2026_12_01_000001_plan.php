@@ -42,6 +42,10 @@ return new class extends Migration
             // not unique: that would have every change of it wait for whoever notes a key of the same person
             $table->char('calendar_secret', 64)->nullable()->index();
         });
+        Schema::table('jobs', function (Blueprint $table): void {
+            // whether anything is hot while it runs by itself; nothing where nobody has said
+            $table->boolean('waits_hot')->nullable();
+        });
         Schema::create('plan_news', function (Blueprint $table): void {
             $table->id();
             $table->string('because', 200);

@@ -78,7 +78,7 @@ final class AheadTest extends PlanTestCase
         Setting::put('print_hour_minor', 120);
         Setting::put('holding_pct', 20);
         Setting::put('bench_minute_minor', 90);
-        $perDay = fn (Job ...$jobs): array => $this->app->make(Weights::class)->perDay(Collection::make($jobs));
+        $perDay = fn (Job ...$jobs): array => $this->app->make(Weights::class)->perDay(new Collection(array_values($jobs)));
         $farm = $this->job($this->machine('tern-220', 'farm'), $this->bo);
         $owner = $this->promised('2026-12-11');
         $resale = $this->job(

@@ -259,6 +259,8 @@ final class FleetTest extends FarmTestCase
 
     public function test_screens_of_the_farm_ask_as_few_questions_of_many_machines_as_of_few(): void
     {
+        // the hours of machines are read anew each second
+        $this->freezeTime();
         $count = function (): array {
             $counts = [];
             foreach (['farm', 'risks?weeks=8', 'hold', 'lives', 'lives/heat-break-fan'] as $path) {

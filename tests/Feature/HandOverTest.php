@@ -39,7 +39,7 @@ final class HandOverTest extends PlanTestCase
         $words = static fn (string $part): string => implode(' ', array_column($sheet[$part], 'words'));
 
         self::assertSame([$dries->machine->tag, $tagged->machine->tag], $tags('hot'));
-        self::assertStringContainsString('Drying until 15:00.', $words('hot'));
+        self::assertStringContainsString('Drying until 15:00; nobody has said whether it is hot.', $words('hot'));
         self::assertStringContainsString('Red tag: A burnt plug at the bed A lead’s signature is wanted.', $words('hot'));
         self::assertSame([$held->machine->tag], $tags('open'));
         self::assertStringContainsString("In {$this->bo->name}’s hands since 09:00", $words('open'));
@@ -52,6 +52,23 @@ final class HandOverTest extends PlanTestCase
         self::assertSame([$asked->machine->tag], $tags('call'));
         self::assertStringContainsString('Ines Halloran: The owner to answer estimate 1, since Sat 5 Dec.', $words('call'));
         self::assertSame([$out->machine->tag], $tags('done'));
+    }
+
+    public function test_what_runs_by_itself_says_how_hot_it_is(): void
+    {
+        $job = $this->promised('2026-12-11');
+        $words = function (?bool $hot) use ($job): array {
+            $job->update([
+                'waits_for' => 'itself', 'waits_note' => 'A soak', 'waits_hot' => $hot, 'waits_until' => now()->addMinutes(90),
+            ]);
+
+            return array_column($this->told('hand-over')['hot'], 'words');
+        };
+        self::assertSame(['A soak until 10:30, hot.'], $words(true));
+        self::assertSame(['A soak until 10:30, cold.'], $words(false));
+        self::assertSame(['A soak until 10:30; nobody has said whether it is hot.'], $words(null));
+        $this->travel(91)->minutes();
+        self::assertSame([], array_column($this->told('hand-over')['hot'], 'words'), 'it is over');
     }
 
     public function test_an_empty_shop_has_an_empty_sheet_and_a_guest_sees_no_telephone_number(): void

@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Intake\Job;
+use App\Repair\Guides\GuideRun;
+use App\Repair\Timers\Timer;
 use App\Shop\Setting;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use OddBench\Knowledge\Knowledge;
 
 /** What is started before everybody goes, what goes on, and what must not. */
 final class NightTest extends PlanTestCase
@@ -75,6 +78,79 @@ final class NightTest extends PlanTestCase
         $this->travelTo(Carbon::parse('2026-12-08T08:00:00+01:00'));
         $this->plan();
         self::assertSame([], array_filter($this->today()['night'], static fn (array $n): bool => $n['job'] === $job->id));
+    }
+
+    public function test_what_was_begun_hot_and_is_not_over_at_closing_is_to_be_looked_at(): void
+    {
+        Setting::put('nights', true);
+        $job = $this->toMend('break-fan-failed', '2026-12-11');
+        $night = function (?bool $hot, string $at) use ($job): array {
+            $this->travelTo(Carbon::parse($at));
+            $job->update([
+                'waits_for' => 'itself', 'waits_note' => 'a soak', 'waits_hot' => $hot,
+                'waits_until' => Carbon::parse('2026-12-07T18:00:00Z'),
+            ]);
+            $this->plan();
+            $today = $this->today();
+            $own = static fn (string $list): array => array_values(array_map(
+                static fn (array $step): array => [$step['what'], $step['because']],
+                array_filter($today[$list], static fn (array $step): bool => $step['job'] === $job->id),
+            ));
+
+            return [$own('night'), $own('look')];
+        };
+        // the last hour is when it is asked for
+        foreach (['2026-12-07T14:00:00+01:00', '2026-12-07T16:50:00+01:00'] as $at) {
+            self::assertSame([[['a soak', null]], []], $night(false, $at));
+            self::assertSame([[], [['a soak', 'Nobody has said whether it is hot.']]], $night(null, $at));
+            [$goesOn, [[$what, $because]]] = $night(true, $at);
+            self::assertSame([[], 'a soak'], [$goesOn, $what]);
+            self::assertStringContainsString('It has passed no runaway test', (string) $because);
+        }
+        $until = Carbon::parse((string) $this->today()['look'][0]['until']);
+        self::assertSame('19:00', $until->setTimezone('Europe/Berlin')->format('H:i'));
+    }
+
+    public function test_a_clock_of_a_guide_is_as_hot_as_its_step(): void
+    {
+        $job = $this->toMend('filament-wet', '2026-12-11');
+        [$guide, $number] = $this->drying();
+        $run = GuideRun::query()->create([
+            'job_id' => $job->id, 'guide' => $guide, 'person_id' => $this->bo->id, 'began_at' => now(),
+        ]);
+        Timer::query()->create([
+            'job_id' => $job->id, 'guide_run_id' => $run->id, 'step' => $number, 'name' => 'dry', 'person_id' => $this->bo->id,
+            'began_at' => now(), 'rings_at' => Carbon::parse('2026-12-07T21:00:00Z'),
+        ]);
+        $this->travelTo(Carbon::parse('2026-12-07T16:50:00+01:00'));
+        $this->plan();
+        self::assertSame(
+            [[$job->id, 'dry', 'This shop lets nothing hot run with nobody in the house.']],
+            array_map(static fn (array $one): array => [$one['job'], $one['what'], $one['because']], $this->today()['look']),
+        );
+        self::assertStringContainsString(
+            'Dry until 22:00, in the oven or dryer.',
+            implode(' ', array_column($this->told('hand-over')['hot'], 'words')),
+        );
+        // the dryer has room for one, and that one is in it
+        $other = $this->wetSpool();
+        Setting::put('nights', true);
+        $this->plan();
+        self::assertSame([[$job->id], []], [array_column($this->today()['night'], 'job'), $this->today()['look']]);
+        self::assertNotContains($other->id, array_column($this->today()['night'], 'job'));
+    }
+
+    /** @return array{string, int} the guide that dries in an oven, and the step of it */
+    private function drying(): array
+    {
+        foreach ($this->app->make(Knowledge::class)->guides as $guide) {
+            foreach ($guide->steps as $i => $step) {
+                if ($step->timer?->oven === true) {
+                    return [$guide->code, $i + 1];
+                }
+            }
+        }
+        self::fail('No guide dries in an oven.');
     }
 
     public function test_one_dryer_takes_one_spool(): void

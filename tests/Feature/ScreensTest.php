@@ -53,6 +53,8 @@ final class ScreensTest extends BenchTestCase
 
     public function test_screens_ask_as_few_questions_of_a_full_bench_as_of_a_small_one(): void
     {
+        // the hours of machines are read anew each second
+        $this->freezeTime();
         $this->actingAs($this->person());
         $count = function (): array {
             $counts = [];
@@ -92,6 +94,8 @@ final class ScreensTest extends BenchTestCase
 
     public function test_the_ledger_asks_as_few_questions_of_many_machines_and_claims_as_of_few(): void
     {
+        // the hours of machines are read anew each second
+        $this->freezeTime();
         $this->actingAs($this->person(Role::Lead));
         $count = function (): array {
             $counts = [];

@@ -448,6 +448,8 @@ final class ShelfTest extends BenchTestCase
 
     public function test_the_screens_of_a_full_shelf_ask_as_few_questions_as_those_of_a_small_one(): void
     {
+        // the hours of machines are read anew each second
+        $this->freezeTime();
         $this->send('POST', '/stocktakes')->assertStatus(422);
         $count = function (): array {
             $take = DB::table('stocktakes')->value('id');

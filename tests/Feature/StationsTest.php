@@ -101,6 +101,16 @@ final class StationsTest extends BenchTestCase
         $this->assertRefused($wait(['waitsFor' => 'itself']), 422, 'waitsMinutes', 'How many minutes');
         $wait(['waitsFor' => 'claim', 'waitsNote' => 'seller’s answer'])->assertOk()->assertJsonPath('waitsFor', 'claim');
         $wait(['waitsFor' => null])->assertOk()->assertJsonPath('waitsNote', null);
+
+        $itself = ['waitsFor' => 'itself', 'waitsNote' => 'a soak', 'waitsMinutes' => 90];
+        $wait($itself)->assertOk()->assertJsonPath('waitsHot', null);
+        $this->assertRefused($wait($itself + ['waitsHot' => 'perhaps']), 422, 'waitsHot', 'true or false');
+        $wait($itself + ['waitsHot' => false])->assertOk()->assertJsonPath('waitsHot', false);
+        $wait($itself + ['waitsHot' => true])->assertOk()->assertJsonPath('waitsHot', true);
+        $said = array_column((array) $this->getJson("/api/v1/machines/{$job->machine->tag}")->json('timeline'), 'text');
+        self::assertContains('Runs by itself: a soak, 90 min, hot', $said);
+        self::assertContains('Runs by itself: a soak, 90 min, nothing is hot', $said);
+        $wait(['waitsFor' => 'person', 'waitsNote' => 'Bo', 'waitsHot' => true])->assertOk()->assertJsonPath('waitsHot', null);
     }
 
     public function test_what_was_written_at_book_in_is_corrected_and_the_record_says_so(): void

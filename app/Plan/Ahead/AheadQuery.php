@@ -146,7 +146,7 @@ final readonly class AheadQuery
             classes: $this->classes($state),
             curves: $this->practice->curves(),
             times: $this->practice->times(),
-            timers: Timers::of($state),
+            running: Timers::of($state, $this->knowledge),
             tasks: $tasks,
             unknown: $mend === [] && $this->unknown($state),
         );

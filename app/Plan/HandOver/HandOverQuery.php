@@ -7,6 +7,7 @@ namespace App\Plan\HandOver;
 use App\Intake\Job;
 use App\Intake\JobState;
 use App\Plan\Ahead\PartsComing;
+use App\Plan\Ahead\Timers;
 use App\Plan\Calendar\ShopHours;
 use App\Plan\Making\PlanRow;
 use App\Plan\Today\PlanWords;
@@ -20,13 +21,16 @@ use Carbon\CarbonImmutable;
 use Carbon\CarbonInterface;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Gate;
+use OddBench\Knowledge\Heat;
+use OddBench\Knowledge\Knowledge;
+use OddBench\Plan\Running;
 
 /** Gathers the hand-over out of the record: nobody has to remember to write it. */
 final readonly class HandOverQuery
 {
     private const MOST = 60;
 
-    public function __construct(private ShopDay $day, private ShopHours $hours)
+    public function __construct(private Knowledge $knowledge, private ShopDay $day, private ShopHours $hours)
     {
     }
 
@@ -37,7 +41,7 @@ final readonly class HandOverQuery
 
         return new HandOverView(
             now()->toIso8601String(),
-            [...$this->runs(), ...$this->clocks(), ...$this->redTags($jobs->toBase())],
+            [...$this->runs(), ...$this->clocks($jobs->toBase()), ...$this->redTags($jobs->toBase())],
             $this->open($jobs->toBase()),
             $this->countedOn(),
             $this->promised($jobs->toBase()),
@@ -64,16 +68,44 @@ final readonly class HandOverQuery
             ))->all());
     }
 
-    /** @return list<HandOverLineView> */
-    private function clocks(): array
+    /**
+     * @param  Collection<int, Job>  $jobs
+     * @return list<HandOverLineView>
+     */
+    private function clocks(Collection $jobs): array
     {
-        return array_values(Timer::query()->with('job.machine')->whereNull('stopped_at')->orderBy('rings_at')->limit(self::MOST)->get()
-            ->map(fn (Timer $timer): HandOverLineView => new HandOverLineView(
-                $timer->job_id,
-                $timer->job->machine->tag,
-                sprintf('%s until %s.', ucfirst($timer->name), $this->clock($timer->rings_at)),
-                urgent: $timer->rings_at->isPast(),
-            ))->all());
+        $lines = Timer::query()->with(['job.machine', 'run'])->whereNull('stopped_at')->orderBy('rings_at')->limit(self::MOST)->get()
+            ->toBase()->map(fn (Timer $timer): HandOverLineView => $this->running(
+                $timer->job,
+                Timers::clock($timer, $this->knowledge),
+                $timer->rings_at,
+            ));
+        foreach ($jobs as $job) {
+            $waits = Timers::waits($job);
+            if ($waits !== null && $job->waits_until !== null) {
+                $lines->push($this->running($job, $waits, $job->waits_until));
+            }
+        }
+
+        return array_values($lines->all());
+    }
+
+    private function running(Job $job, Running $running, CarbonInterface $until): HandOverLineView
+    {
+        return new HandOverLineView(
+            $job->id,
+            $job->machine->tag,
+            sprintf('%s until %s%s.', ucfirst($running->name), $this->clock($until), match (true) {
+                $running->oven => ', in the oven or dryer',
+                default => match ($running->heat) {
+                    Heat::Cold => ', cold',
+                    Heat::Hot => ', hot',
+                    Heat::Falling => ', still hot',
+                    null => '; nobody has said whether it is hot',
+                },
+            }),
+            urgent: $until->isPast(),
+        );
     }
 
     /**

@@ -86,6 +86,10 @@ final readonly class SituationQuery
                 $this->steps($job, $chains[$id], $parts, $moves->get($id) ?? new Collection, $from, $names),
             );
         }
+        $baking = count(array_filter(
+            array_merge(...array_values($chains), ...[[]]),
+            static fn (ChainStep $step): bool => $step->begun && $step->place === 'oven',
+        ));
         $workers = array_map(fn (Person $person): Worker => new Worker(
             $names[$person->id],
             $this->hours->free($person, $from, self::DAYS),
@@ -99,7 +103,8 @@ final readonly class SituationQuery
             $jobs->keyBy('id')->all(),
             $planned,
             $chains,
-            ['oven' => Setting::whole('ovens')],
+            // what is in an oven is in it, whatever the shop says of itself
+            ['oven' => max(Setting::whole('ovens'), $baking)],
             OpenHours::both(
                 $this->hours->shop()->spans($from, self::DAYS),
                 OpenHours::any(array_merge(...array_map(static fn (Worker $worker): array => $worker->free, $workers), ...[[]])),
@@ -143,7 +148,7 @@ final readonly class SituationQuery
             $steps[] = new Step(
                 $now ? max(self::NEARLY, $one->hands - $this->gone($spell)) : $one->hands,
                 $one->alone,
-                $one->watch === Watch::Beside && $one->alone > 0,
+                $one->watch === Watch::Beside && $one->alone > 0 && ! $one->begun,
                 $one->rights,
                 $one->place === null ? [] : [$one->place],
                 max(0, ...array_map(

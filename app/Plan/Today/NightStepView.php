@@ -17,7 +17,7 @@ final readonly class NightStepView extends View
         #[OA\Property] public string $what,
         #[OA\Property(description: 'minutes')] public int $hands,
         #[OA\Property(description: 'minutes it then goes by itself')] public int $alone,
-        #[OA\Property(description: 'why it is not started; null where it is')] public ?string $because,
+        #[OA\Property(description: 'why it is not started, or not left alone; null where it is')] public ?string $because,
         #[OA\Property(description: 'it is under way by then, and on until so late')] public ?string $until = null,
     ) {
     }

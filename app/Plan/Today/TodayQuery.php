@@ -79,6 +79,7 @@ final readonly class TodayQuery
             $this->comesIn(self::list($body, 'parts'), $to),
             $night['at'],
             array_map(self::night(...), [...$night['goesOn'] ?? [], ...$night['steps']]),
+            array_map(self::night(...), $night['look'] ?? []),
             array_map(self::night(...), $night['not']),
             $this->holds(self::list($body, 'jobs'), $now),
             $row->because ?? '',

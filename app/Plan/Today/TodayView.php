@@ -17,6 +17,7 @@ final readonly class TodayView extends View
      * @param  list<PlanStepView>  $alone
      * @param  list<ComesInView>  $comesIn
      * @param  list<NightStepView>  $night
+     * @param  list<NightStepView>  $look
      * @param  list<NightStepView>  $notAtNight
      * @param  list<string>  $costs
      * @param  list<string>  $gains
@@ -37,6 +38,8 @@ final readonly class TodayView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: ComesInView::class))] public array $comesIn,
         #[OA\Property(description: 'when it is time to think of the night')] public ?string $nightAt,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NightStepView::class))] public array $night,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NightStepView::class), description: 'under way, though it is not to be left alone')]
+        public array $look,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NightStepView::class))] public array $notAtNight,
         #[OA\Property(description: 'what was promised for today and tomorrow, in words')] public string $holds,
         #[OA\Property(description: 'why the plan was made anew')] public string $changedBecause,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Repair\Timers;
 
 use App\Intake\Job;
+use App\Repair\Guides\GuideRun;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -22,6 +23,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $at_most
  * @property Carbon|null $stopped_at
  * @property-read Job $job
+ * @property-read GuideRun|null $run
  */
 final class Timer extends Model
 {
@@ -35,5 +37,15 @@ final class Timer extends Model
     public function job(): BelongsTo
     {
         return $this->belongsTo(Job::class);
+    }
+
+    /**
+     * The guide at work whose step it was started for.
+     *
+     * @return BelongsTo<GuideRun, $this>
+     */
+    public function run(): BelongsTo
+    {
+        return $this->belongsTo(GuideRun::class, 'guide_run_id');
     }
 }

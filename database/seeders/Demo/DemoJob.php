@@ -247,6 +247,7 @@ final class DemoJob
                     $plot->waitsFor === 'itself' ? 240 : null,
                     $this->job->version,
                     $this->people[$who],
+                    $plot->waitsFor === 'itself' ? true : null,
                 );
 
                 return;
@@ -357,6 +358,7 @@ final class DemoJob
                         220,
                         $this->job->version,
                         $this->people[$who],
+                        $missing[0]->proof->stage->isHot(),
                     );
                 }
 

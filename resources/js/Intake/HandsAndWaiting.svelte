@@ -23,6 +23,7 @@
   let waitsFor = $state<Wait | ''>('part');
   let note = $state('');
   let minutes = $state('30');
+  let heat = $state<'' | 'cold' | 'hot'>('');
 
   const path = $derived({ params: { path: { job: job.id } } });
   const mine = $derived(job.handsOf === me.person.name);
@@ -45,6 +46,7 @@
       waitsFor: kind,
       waitsNote: kind === null || note.trim() === '' ? null : note.trim(),
       waitsMinutes: kind === 'itself' ? Number.parseInt(minutes, 10) || null : null,
+      waitsHot: kind === 'itself' && heat !== '' ? heat === 'hot' : null,
     };
     if (await work.do(async () => keepJob(client, await told(api.PATCH('/jobs/{job}', { ...path, body })))))
       open = false;
@@ -59,9 +61,9 @@
   <div class="mt-1 flex flex-wrap items-center gap-x-3 text-sm">
     {#if job.waitsFor}
       <p class="bg-waiting-wash px-2 py-1 text-waiting">
-        ▢ {words[job.waitsFor as Wait]}{job.waitsNote ? `: ${job.waitsNote}` : ''}{job.waitsUntil
-          ? `, until ${clock(job.waitsUntil, me.zone)}`
-          : ''}
+        ▢ {words[job.waitsFor as Wait]}{job.waitsNote ? `: ${job.waitsNote}` : ''}{job.waitsHot
+          ? ', hot'
+          : ''}{job.waitsUntil ? `, until ${clock(job.waitsUntil, me.zone)}` : ''}
       </p>
       {#if me.person.meetsOwners}<Button kind="quiet" busy={work.busy} onclick={() => wait(null)}
           >Ready for hands again</Button
@@ -104,6 +106,14 @@
           numeric
           unit="min"
           error={work.error('waitsMinutes')}
+        />
+        <Press
+          label="Is anything hot meanwhile?"
+          bind:value={heat}
+          choices={[
+            { code: 'cold', name: 'no, all is cold' },
+            { code: 'hot', name: 'yes, something is hot' },
+          ]}
         />{/if}
       <Field
         label="Which, and until when"

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Today } from '@/api/types';
   import { clock } from '@/ui/format';
+  import { p } from '@/router';
   import { long } from './ruler';
 
   /** What is started before everybody goes; at its hour it stands out. */
@@ -8,6 +9,28 @@
   const due = $derived(plan.nightAt !== null && Date.parse(plan.nightAt) <= Date.parse(plan.now) + 3_600_000);
 </script>
 
+{#if plan.look.length > 0}
+  <section
+    aria-labelledby="look"
+    class={[
+      'mt-4 px-3 py-2',
+      due ? 'border-l-4 border-out bg-out-wash text-out' : 'bg-waiting-wash text-waiting',
+    ]}
+  >
+    <h2 id="look">Look before you go</h2>
+    <ul class="text-sm">
+      {#each plan.look as step (step.job)}
+        <li>
+          <a class="font-bold underline" href={p('/jobs/:id', { params: { id: String(step.job) } })}
+            >{step.tag}</a
+          >
+          {step.what}: it goes on until {clock(step.until ?? '', zone)}, after closing. {step.because}
+        </li>
+      {/each}
+    </ul>
+    <p class="text-sm">What is hot is switched off, or somebody stays.</p>
+  </section>
+{/if}
 {#if plan.nightAt && (plan.night.length > 0 || plan.notAtNight.length > 0)}
   <section
     aria-labelledby="night"

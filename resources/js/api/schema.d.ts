@@ -4099,6 +4099,8 @@ export interface components {
             waitsFor: string | null;
             waitsNote: string | null;
             waitsUntil: string | null;
+            /** @description something is hot while it runs by itself; null where nobody has said */
+            waitsHot: boolean | null;
             findPassedBecause: string | null;
             openedAt: string;
             finishedAt: string | null;
@@ -4531,7 +4533,7 @@ export interface components {
             hands: number;
             /** @description minutes it then goes by itself */
             alone: number;
-            /** @description why it is not started; null where it is */
+            /** @description why it is not started, or not left alone; null where it is */
             because: string | null;
             /** @description it is under way by then, and on until so late */
             until: string | null;
@@ -5886,6 +5888,8 @@ export interface components {
             /** @description when it is time to think of the night */
             nightAt: string | null;
             night: components["schemas"]["NightStepView"][];
+            /** @description under way, though it is not to be left alone */
+            look: components["schemas"]["NightStepView"][];
             notAtNight: components["schemas"]["NightStepView"][];
             /** @description what was promised for today and tomorrow, in words */
             holds: string;
@@ -7777,6 +7781,7 @@ export interface operations {
                     /** @enum {string|null} */
                     waitsFor?: "itself" | "part" | "person" | "claim" | "owner" | null;
                     waitsNote?: string | null;
+                    waitsHot?: boolean | null;
                     waitsMinutes?: number | null;
                 };
             };

@@ -160,6 +160,26 @@ final class ChainTest extends TestCase
         )['steps'];
         self::assertSame(['paint', 0, 90, true], [$steps[0]['what'], $steps[0]['hands'], $steps[0]['alone'], $steps[0]['begun']]);
         self::assertFalse($steps[1]['begun']);
+        self::assertSame(['in-the-shop', 'Nobody has said whether it is hot.'], [$steps[0]['watch'], $steps[0]['because']]);
+    }
+
+    public function test_what_goes_by_itself_is_watched_as_whatever_of_it_asks_for_most(): void
+    {
+        $first = function (array ...$timers): array {
+            $earned = ['stops' => true, 'holds' => true, 'nights' => true];
+            $step = $this->told(['station' => 'repair', 'traits' => [], 'timers' => $timers, 'earned' => $earned])['steps'][0];
+
+            return [$step['what'], $step['watch'], $step['place']];
+        };
+        $paint = ['name' => 'paint', 'minutes' => 90, 'heat' => 'cold'];
+        $soak = ['name' => 'soak', 'minutes' => 40, 'heat' => 'hot'];
+        $dry = ['name' => 'dry', 'minutes' => 360, 'heat' => 'cold', 'oven' => true];
+
+        self::assertSame(['paint', 'nobody', null], $first($paint));
+        self::assertSame(['soak', 'in-the-shop', null], $first($soak), 'no small print has come out well yet');
+        self::assertSame(['paint', 'in-the-shop', null], $first($paint, $soak));
+        self::assertSame(['paint', 'in-the-shop', null], $first($soak, $paint));
+        self::assertSame(['dry', 'nobody', 'oven'], $first($dry), 'this shop lets its dryer run');
     }
 
     public function test_other_work_is_done_as_it_is_named(): void

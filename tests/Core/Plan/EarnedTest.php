@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Plan;
 
+use OddBench\Knowledge\Heat;
 use OddBench\Knowledge\Stage;
 use OddBench\Plan\Earned;
 use OddBench\Plan\Watch;
@@ -49,6 +50,27 @@ final class EarnedTest extends TestCase
         self::assertSame(Watch::InTheShop, $held->after(Stage::Runaway)->proving(Stage::Print)[0]);
         self::assertSame(Watch::Nobody, $held->after(Stage::Runaway)->after(Stage::Print)->proving(Stage::Long)[0]);
         self::assertSame(Watch::InTheShop, $held->after(Stage::Print)->proving(Stage::Long)[0], 'never without its runaway test');
+    }
+
+    public function test_what_is_waited_for_is_watched_by_its_heat_and_what_nobody_has_said_is_not_taken_for_cold(): void
+    {
+        $all = new Earned(false, true, true, true, false, true);
+        foreach ([$all, new Earned] as $earned) {
+            self::assertSame([Watch::Nobody, ''], $earned->waiting(Heat::Cold, false));
+            self::assertSame([Watch::InTheShop, 'Nobody has said whether it is hot.'], $earned->waiting(null, false));
+            self::assertSame(Watch::InTheShop, $earned->waiting(Heat::Falling, false)[0]);
+            self::assertSame($earned->hot(), $earned->waiting(Heat::Hot, false));
+            self::assertSame($earned->oven(), $earned->waiting(Heat::Cold, true), 'the machine is cold, the oven is not');
+        }
+    }
+
+    public function test_of_two_watches_the_one_that_asks_for_more_counts(): void
+    {
+        foreach (Watch::cases() as $i => $one) {
+            foreach (Watch::cases() as $k => $other) {
+                self::assertSame(Watch::cases()[max($i, $k)], $one->orMore($other));
+            }
+        }
     }
 
     public function test_the_shop_says_whether_its_dryer_runs_at_night(): void
