@@ -167,7 +167,8 @@
           onpointerdown={(event) => drag(event, step)}
           class={[
             'absolute top-1 flex h-8 items-center justify-center overflow-hidden border-r border-sheet font-mono text-xs font-semibold whitespace-nowrap',
-            step.state === 'done' && 'bg-action/35 text-white',
+            step.state === 'done' &&
+              'bg-[color-mix(in_srgb,var(--color-action)_35%,var(--color-sheet))] text-white',
             step.state === 'now' && 'bg-action text-white outline-2 -outline-offset-1 outline-ink',
             step.state === 'ahead' && 'bg-action text-white hover:bg-pressed',
             moving.is(step) && moving.moved && 'opacity-40',
