@@ -10,6 +10,7 @@ use App\Machines\Machine;
 use App\Machines\NoteHours;
 use App\Plan\Ahead\Weights;
 use App\Plan\Making\SituationQuery;
+use App\Proof\Run\ProofRun;
 use App\Repair\Timers\Timer;
 use App\Shop\Setting;
 use Illuminate\Support\Carbon;
@@ -55,6 +56,31 @@ final class AheadTest extends PlanTestCase
         self::assertSame('Prove: tug heater and sensor leads', $before[0]);
         $this->send('POST', "/jobs/{$job->id}/proofs", ['proof' => 'leads-tug', 'passed' => true])->assertOk();
         self::assertSame(array_slice($before, 1), $this->what($job));
+    }
+
+    public function test_proofs_that_run_on_the_printer_go_by_themselves_and_are_not_planned_again(): void
+    {
+        $job = $this->promised('2026-12-11');
+        $this->atProve($job);
+        $before = $this->what($job);
+        $run = ProofRun::query()->create([
+            'job_id' => $job->id, 'machine_id' => $job->machine_id, 'address' => '', 'person_id' => $this->bo->id,
+            'stages' => ['hotend-hold', 'runaway-hotend', 'long'], 'results' => (object) [],
+            'state' => 'running', 'stage' => 'hotend-hold', 'began_at' => now(), 'stage_since' => now()->subSeconds(100),
+        ]);
+        $first = $this->chain($job)[0];
+        self::assertSame(
+            ['Proofs on the printer', 0, (int) ceil((280 - 100 + 240 + 11_400) / 60), true, Watch::Beside],
+            [$first->what, $first->hands, $first->alone, $first->begun, $first->watch],
+        );
+        self::assertContains('Prove: a long print', $before);
+        self::assertNotContains('Prove: a long print', $this->what($job));
+        self::assertContains('Prove: tug heater and sensor leads', $this->what($job), 'no printer does that');
+
+        $run->update(['results' => ['hotend-hold' => ['passed' => true], 'runaway-hotend' => ['passed' => true]], 'stage' => 'long', 'stage_since' => now()]);
+        self::assertSame(190, $this->chain($job)[0]->alone);
+        $run->update(['state' => 'stopped', 'ended_at' => now()]);
+        self::assertSame($before, $this->what($job));
     }
 
     public function test_what_goes_by_itself_comes_first_with_the_minutes_that_are_left(): void

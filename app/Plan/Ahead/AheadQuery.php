@@ -142,11 +142,14 @@ final readonly class AheadQuery
             mend: $mend,
             guides: $guides,
             off: $work->off(),
-            owed: $worked ? $this->missing($state) : null,
+            owed: $worked ? array_values(array_filter(
+                $this->missing($state),
+                static fn (array $one): bool => ! in_array($one[2], RunOfJob::shows($state), true),
+            )) : null,
             classes: $this->classes($state),
             curves: $this->practice->curves(),
             times: $this->practice->times(),
-            running: Timers::of($state, $this->knowledge),
+            running: array_values(array_filter([...Timers::of($state, $this->knowledge), RunOfJob::of($state)])),
             tasks: $tasks,
             unknown: $mend === [] && $this->unknown($state),
         );

@@ -54,7 +54,7 @@ final readonly class HandOverQuery
     private function runs(): array
     {
         return array_values(ProofRun::query()->with('job.machine')
-            ->where(static fn ($q) => $q->whereIn('state', ['waiting', 'running', 'asking'])->orWhereIn('heat', ['hot', 'unconfirmed']))
+            ->where(static fn ($q) => $q->whereIn('state', ProofRun::ON)->orWhereIn('heat', ['hot', 'unconfirmed']))
             ->orderBy('id')->limit(self::MOST)->get()
             ->map(fn (ProofRun $run): HandOverLineView => new HandOverLineView(
                 $run->job_id,

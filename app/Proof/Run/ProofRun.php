@@ -9,6 +9,7 @@ use App\Shop\Person;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use OddBench\Proof\Run\RunStage;
 
 /**
  * A proof run with a connected printer.
@@ -39,6 +40,9 @@ use Illuminate\Support\Carbon;
  */
 final class ProofRun extends Model
 {
+    /** States of a run that is not over. */
+    public const ON = ['waiting', 'running', 'asking'];
+
     public $timestamps = false;
 
     protected $guarded = [];
@@ -56,6 +60,27 @@ final class ProofRun extends Model
         'hotend_c' => 'float',
         'bed_c' => 'float',
     ];
+
+    /** @return list<RunStage> what is still to come, and what is on; a stage of an older release is not known */
+    public function left(): array
+    {
+        return array_values(array_filter(array_map(
+            RunStage::tryFrom(...),
+            array_diff($this->stages, array_keys($this->results)),
+        )));
+    }
+
+    /** About how many s are left, people’s answers apart. */
+    public function remainingS(): float
+    {
+        $in = $this->stage_since === null ? 0 : now()->getTimestamp() - $this->stage_since->getTimestamp();
+        $left = 0.0;
+        foreach ($this->left() as $stage) {
+            $left += $stage->value === $this->stage ? max(0.0, $stage->aboutS() - $in) : $stage->aboutS();
+        }
+
+        return $left;
+    }
 
     /** @return BelongsTo<Job, $this> */
     public function job(): BelongsTo

@@ -75,7 +75,7 @@ final readonly class RunQuery
                 $this->samples($run, $ended ? null : self::MINUTES),
             ),
             ($run->ended_at ?? now())->getTimestamp() - $run->began_at->getTimestamp(),
-            $ended ? null : $this->remaining($run),
+            $ended ? null : $run->remainingS(),
             $run->heat,
             $run->hotend_c,
             $run->bed_c,
@@ -98,20 +98,6 @@ final readonly class RunQuery
 
             return new StageOfferView($code, $stage->words(), $stage->aboutS(), $stage->isAlwaysOwed());
         }, StageProofs::owed($this->owed->plan($state), $this->owed->passed($state)));
-    }
-
-    private function remaining(ProofRun $run): float
-    {
-        $later = array_diff($run->stages, array_keys($run->results), [$run->stage]);
-        $in = $run->stage_since === null ? 0 : now()->getTimestamp() - $run->stage_since->getTimestamp();
-
-        return array_sum(array_map(self::about(...), $later)) + ($run->stage === null ? 0.0 : max(0.0, self::about($run->stage) - $in));
-    }
-
-    /** s; a stage of an older release takes nobody knows how long. */
-    private static function about(string $stage): float
-    {
-        return RunStage::tryFrom($stage)?->aboutS() ?? 0.0;
     }
 
     /**
