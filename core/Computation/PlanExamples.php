@@ -57,7 +57,7 @@ final class PlanExamples
                 'earned' => ['nights' => true, 'lacking' => ['runaway-bed']],
                 'owed' => ['bed-hold', 'small-print', 'long-print'],
                 'people' => [['name' => 'one', 'guide' => 'new-bed-wires', 'minutes' => [50, 42]]],
-                'timers' => [['name' => 'drying', 'minutes' => 240]],
+                'timers' => [['name' => 'drying', 'minutes' => 240, 'heat' => 'cold', 'oven' => true]],
                 'tasks' => [['name' => 'label the loom', 'minutes' => 5, 'part' => 'bed-loom']],
             ],
         ];
