@@ -42,10 +42,6 @@ return new class extends Migration
             // not unique: that would have every change of it wait for whoever notes a key of the same person
             $table->char('calendar_secret', 64)->nullable()->index();
         });
-        Schema::table('jobs', function (Blueprint $table): void {
-            // whether anything is hot while it runs by itself; nothing where nobody has said
-            $table->boolean('waits_hot')->nullable();
-        });
         Schema::create('plan_news', function (Blueprint $table): void {
             $table->id();
             $table->string('because', 200);
@@ -59,8 +55,6 @@ return new class extends Migration
             $table->jsonb('changes');
             // how far each open job was when it was read
             $table->jsonb('versions');
-            // what Find said of each then
-            $table->jsonb('looked');
             $table->jsonb('body');
         });
         Schema::create('plan_moves', function (Blueprint $table): void {

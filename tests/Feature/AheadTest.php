@@ -77,7 +77,11 @@ final class AheadTest extends PlanTestCase
         self::assertNotContains('Prove: a long print', $this->what($job));
         self::assertContains('Prove: tug heater and sensor leads', $this->what($job), 'no printer does that');
 
-        $run->update(['results' => ['hotend-hold' => ['passed' => true], 'runaway-hotend' => ['passed' => true]], 'stage' => 'long', 'stage_since' => now()]);
+        $run->update([
+            'results' => ['hotend-hold' => ['passed' => true], 'runaway-hotend' => ['passed' => true]],
+            'stage' => 'long',
+            'stage_since' => now(),
+        ]);
         self::assertSame(190, $this->chain($job)[0]->alone);
         $run->update(['state' => 'stopped', 'ended_at' => now()]);
         self::assertSame($before, $this->what($job));
@@ -87,7 +91,8 @@ final class AheadTest extends PlanTestCase
     {
         $job = $this->toMend('filament-wet', '2026-12-11');
         Timer::query()->create([
-            'job_id' => $job->id, 'name' => 'drying', 'began_at' => now(), 'rings_at' => now()->addMinutes(90), 'person_id' => $this->bo->id,
+            'job_id' => $job->id, 'name' => 'drying', 'person_id' => $this->bo->id,
+            'began_at' => now(), 'rings_at' => now()->addMinutes(90),
         ]);
         $first = $this->chain($job)[0];
         self::assertSame(['drying', 0, 90, true], [$first->what, $first->hands, $first->alone, $first->begun]);

@@ -134,13 +134,16 @@ final class CalendarTest extends PlanTestCase
         self::assertInstanceOf(VEvent::class, $event);
         self::assertSame(['20261214', '20261216'], [self::text($event, 'DTSTART'), self::text($event, 'DTEND')]);
         self::assertSame('DATE', self::property($event, 'DTSTART')->parameters()['VALUE']->getValue());
-        PlanRow::query()->create(['made_at' => now(), 'took_ms' => 1, 'because' => '', 'changes' => [], 'versions' => [], 'looked' => [], 'body' => ['steps' => [[
+        $body = ['steps' => [[
             'job' => 1, 'tag' => 'TR-1', 'what' => 'Prove: bed heats and holds', 'person' => $this->bo->id, 'watch' => 'beside', 'because' => 'Hot.',
             'start' => '2026-12-07T08:00:00+00:00', 'end' => '2026-12-07T08:05:00+00:00', 'aloneUntil' => '2026-12-07T08:15:00+00:00',
         ], [
             'job' => 2, 'tag' => 'TR-2', 'what' => 'Dry, then print', 'person' => $this->bo->id, 'watch' => 'nobody', 'because' => '',
             'start' => '2026-12-07T09:00:00+00:00', 'end' => '2026-12-07T09:05:00+00:00', 'aloneUntil' => '2026-12-07T15:05:00+00:00',
-        ]]]]);
+        ]]];
+        PlanRow::query()->create([
+            'made_at' => now(), 'took_ms' => 1, 'because' => '', 'changes' => [], 'versions' => [], 'looked' => [], 'body' => $body,
+        ]);
         $text = $this->app->make(PlanCalendar::class)->of($this->bo)->serialize();
         self::assertStringContainsString("DTEND:20261207T081500Z\r\n", $text);
         self::assertStringContainsString("DTEND:20261207T090500Z\r\n", $text);

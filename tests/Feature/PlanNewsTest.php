@@ -152,7 +152,8 @@ final class PlanNewsTest extends PlanTestCase
         $job = $this->promised('2026-12-11');
         DB::table('work_spells')->insert([
             'job_id' => $job->id, 'person_id' => $this->bo->id, 'station' => 'safety',
-            'began_at' => Carbon::parse('2026-12-07T06:40:00+01:00')->utc(), 'ended_at' => Carbon::parse('2026-12-07T07:05:00+01:00')->utc(),
+            'began_at' => Carbon::parse('2026-12-07T06:40:00+01:00')->utc(),
+            'ended_at' => Carbon::parse('2026-12-07T07:05:00+01:00')->utc(),
             'last_seen_at' => Carbon::parse('2026-12-07T07:05:00+01:00')->utc(),
         ]);
         $this->plan();

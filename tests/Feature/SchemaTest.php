@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Intake\Job;
+use App\Plan\Making\PlanRow;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -82,6 +84,23 @@ final class SchemaTest extends BenchTestCase
             self::assertSame([[1, true, 'thick', 1.0], [2, null, null, 1.0]], DB::table('looks_owed')->orderBy('id')->get()->map(
                 static fn (object $look): array => [$look->machine_id, $look->affected, $look->note, (float) $look->harm],
             )->all());
+        });
+    }
+
+    public function test_a_plan_that_stood_goes_on_and_nobody_has_said_of_a_wait_whether_it_is_hot(): void
+    {
+        $this->inOldShop(function (): void {
+            $this->load(dirname(__DIR__).'/Schemas/between-c.sql');
+            self::assertSame(0, $this->artisan('odd-bench:migrate'));
+
+            $plan = PlanRow::query()->sole();
+            self::assertSame(['The first plan.', []], [$plan->because, $plan->looked]);
+            $waits = Job::query()->where('waits_for', 'itself')->sole();
+            self::assertSame(['a soak', null], [$waits->waits_note, $waits->waits_hot]);
+            $this->expectExceptionMessage('looked');
+            DB::table('plans')->insert([
+                'made_at' => now(), 'took_ms' => 1, 'because' => '', 'changes' => '{}', 'versions' => '{}', 'body' => '{}',
+            ]);
         });
     }
 

@@ -20,7 +20,11 @@ final readonly class Savers
     {
     }
 
-    /** @return list<array{job: int, tag: string, name: string, words: string, ways: list<string>}> the worst first, yet without a way out */
+    /**
+     * The worst first, yet without a way out.
+     *
+     * @return list<array{job: int, tag: string, name: string, words: string, ways: list<string>}>
+     */
     public function lost(Situation $situation, Planned $plan): array
     {
         $ends = $situation->ends($plan);

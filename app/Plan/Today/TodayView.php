@@ -38,7 +38,7 @@ final readonly class TodayView extends View
         #[OA\Property(type: 'array', items: new OA\Items(ref: ComesInView::class))] public array $comesIn,
         #[OA\Property(description: 'when it is time to think of the night')] public ?string $nightAt,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NightStepView::class))] public array $night,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: NightStepView::class), description: 'under way, though it is not to be left alone')]
+        #[OA\Property(description: 'under way, though not to be left alone', type: 'array', items: new OA\Items(ref: NightStepView::class))]
         public array $look,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NightStepView::class))] public array $notAtNight,
         #[OA\Property(description: 'what was promised for today and tomorrow, in words')] public string $holds,

@@ -389,7 +389,9 @@ final class DemoShop
             $this->hands->off($job);
             if ($job->waits_for === 'itself') {
                 Carbon::setTestNow($this->today->copy()->subMinutes(35));
-                $this->edit->wait($job, 'itself', $job->waits_note, 110 + 90 * ($job->id % 2), $job->version, $this->people['imre'], $job->waits_hot);
+                $minutes = 110 + 90 * ($job->id % 2);
+                $by = $this->people['imre'];
+                $this->edit->wait($job, 'itself', $job->waits_note, $minutes, $job->version, $by, $job->waits_hot);
             }
         }
         Carbon::setTestNow($this->today->copy()->subMinutes(9));

@@ -5888,7 +5888,7 @@ export interface components {
             /** @description when it is time to think of the night */
             nightAt: string | null;
             night: components["schemas"]["NightStepView"][];
-            /** @description under way, though it is not to be left alone */
+            /** @description under way, though not to be left alone */
             look: components["schemas"]["NightStepView"][];
             notAtNight: components["schemas"]["NightStepView"][];
             /** @description what was promised for today and tomorrow, in words */
