@@ -11,30 +11,36 @@ use Database\Seeders\Demo\DemoDates;
 use Database\Seeders\Demo\DemoPrinters;
 use Database\Seeders\Demo\DemoScale;
 use Database\Seeders\Demo\DemoShop;
+use Database\Seeders\Demo\KeptStory;
 use Illuminate\Console\Command;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Schema;
 
 final class DemoCommand extends Command
 {
-    protected $signature = 'odd-bench:demo {--if-empty} {--reset} {--scale : as large as it may become, for measuring} {--today : move the dates of the played story so that it ends today} {--printers : point its machines at where the simulated printers listen now} {--force : also when this is no demo shop}';
+    protected $signature = 'odd-bench:demo
+        {--if-empty : only where nobody is known yet}
+        {--reset : whatever was done in it since}
+        {--play : play the story anew and leave it at its own end, on its own days}
+        {--keep : keep the story that was played for the release that is being made}
+        {--scale : as large as it may become, for measuring}
+        {--today : move the dates of the story so that it ends today}
+        {--printers : point its machines at where the simulated printers listen now}
+        {--force : also when this is no demo shop}';
 
-    protected $description = 'Play the demo shop from its seed';
+    protected $description = 'Fill the demo shop with its story';
 
-    public function handle(DemoShop $shop, DemoScale $scale): int
+    public function handle(DemoScale $scale): int
     {
         if (config('odd-bench.real') === true) {
             $this->error('This is the real shop. No demo command works here, whatever is said to it.');
 
             return self::FAILURE;
         }
-        if ($this->option('printers') || $this->option('today')) {
-            if (Setting::isDemo()) {
-                $this->option('printers') ? DemoPrinters::point() : DemoDates::move(Carbon::now('UTC'));
-            }
-
-            return self::SUCCESS;
+        if ($this->option('printers') || $this->option('today') || $this->option('keep')) {
+            return $this->withTheOneThere();
         }
-        $empty = Person::query()->doesntExist() && Machine::query()->doesntExist();
+        $empty = ! Schema::hasTable('people') || (Person::query()->doesntExist() && Machine::query()->doesntExist());
         if (! $empty && $this->option('if-empty')) {
             return self::SUCCESS;
         }
@@ -43,12 +49,37 @@ final class DemoCommand extends Command
 
             return self::FAILURE;
         }
-        if (! $empty) {
+        if ($this->option('play')) {
             $this->call('migrate:fresh', ['--force' => true]);
+            $this->laravel->make(DemoShop::class)->play();
+        } else {
+            KeptStory::putInPlace();
+            $this->laravel->forgetScopedInstances();
+            if ($this->callSilently('odd-bench:migrate') !== self::SUCCESS) {
+                return self::FAILURE;
+            }
+            KeptStory::drawKeys();
+            $this->laravel->make(DemoShop::class)->endToday();
         }
-        $shop->play(fn (string $said) => $this->line($said));
+        $this->line(DemoShop::words());
         if ($this->option('scale')) {
             $scale->fill(fn (string $said) => $this->line($said));
+        }
+
+        return self::SUCCESS;
+    }
+
+    private function withTheOneThere(): int
+    {
+        if (! Schema::hasTable('settings') || ! Setting::isDemo()) {
+            return self::SUCCESS;
+        }
+        if ($this->option('keep')) {
+            $this->line(sprintf('Kept: %d kB.', (int) ceil(KeptStory::keep() / 1024)));
+        } elseif ($this->option('printers')) {
+            DemoPrinters::point();
+        } else {
+            DemoDates::move(Carbon::now('UTC'));
         }
 
         return self::SUCCESS;

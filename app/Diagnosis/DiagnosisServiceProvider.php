@@ -8,6 +8,7 @@ use App\Diagnosis\Findings\HearsChecks;
 use App\Diagnosis\Findings\PutDownTold;
 use App\Diagnosis\Findings\PutFinding;
 use App\Diagnosis\Findings\RecordFinding;
+use App\Diagnosis\Ranking\OpenedCases;
 use App\Intake\Findings;
 use App\Intake\HearsBooking;
 use App\Intake\SaysOfWalk;
@@ -20,6 +21,7 @@ final class DiagnosisServiceProvider extends ServiceProvider
         $this->app->tag([DiagnosisOnWalk::class], SaysOfWalk::TAG);
         $this->app->tag([PutDownTold::class], HearsBooking::TAG);
         $this->app->bind(Findings::class, PutFinding::class);
+        $this->app->scoped(OpenedCases::class);
         $this->app->when(RecordFinding::class)->needs('$rooms')->giveTagged(HearsChecks::TAG);
     }
 }

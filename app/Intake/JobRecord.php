@@ -15,8 +15,14 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class JobRecord
 {
-    public function __construct(private Hands $hands, private SaysNextStep $next, private JobStates $states, private HearsJob $plan)
-    {
+    public function __construct(
+        private Hands $hands,
+        private SaysNextStep $next,
+        private JobStates $states,
+        private HearsJob $plan,
+        private TableWatch $watch,
+        private LaterSteps $later,
+    ) {
     }
 
     /**
@@ -38,15 +44,18 @@ final readonly class JobRecord
                 throw Refused::because('job', 'This job is finished; nothing is added to it any more. Book the machine in again.');
             }
             $at?->hold($locked);
-            $said = $change($locked);
-            $locked->version++;
-            $this->note($locked, $by, $said);
-            if ($byHand && $locked->isOpen()) {
-                $this->hands->on($locked, $by);
-            }
-            $this->settle($locked);
 
-            return $locked;
+            return JobState::within($locked, $this->watch, function () use ($locked, $by, $change, $byHand): Job {
+                $said = $change($locked);
+                $locked->version++;
+                $this->note($locked, $by, $said);
+                if ($byHand && $locked->isOpen()) {
+                    $this->hands->on($locked, $by);
+                }
+                $this->settle($locked);
+
+                return $locked;
+            });
         });
     }
 
@@ -54,7 +63,7 @@ final readonly class JobRecord
     public function settle(Job $job): void
     {
         $state = JobState::of($job);
-        [$job->next_step, $job->next_minutes] = $job->isOpen() ? $this->next->of($state) : [null, null];
+        [$job->next_step, $job->next_minutes] = $job->isOpen() && ! $this->later->areLater() ? $this->next->of($state) : [null, null];
         $job->save();
         $this->plan->changed($job);
         $this->states->leave($state);

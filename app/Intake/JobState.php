@@ -4,14 +4,25 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use Illuminate\Support\Arr;
 use Illuminate\Support\Collection;
+use WeakMap;
 
 /**
  * A job as it stands at one moment: each room’s part of it is read once, on first use, for all the jobs that were
- * taken together. Made anew after a change.
+ * taken together. Made anew after a change; in a running write (`within`) one state serves from beginning to end, and of it only
+ * what came from a table that was written meanwhile is read again.
  */
 final class JobState
 {
+    /** What a write raises or works out at its end: nothing that is read of a job rests on it. */
+    private const BOOKKEEPING = ['version', 'next_step', 'next_minutes'];
+
+    private const WHERE_IT_STANDS = ['station', 'station_since'];
+
+    /** @var WeakMap<Job, self>|null */
+    private static ?WeakMap $within = null;
+
     /** @var array<class-string<JobPart>, JobPart> */
     private array $parts = [];
 
@@ -21,13 +32,18 @@ final class JobState
     /** @var array<string, mixed> */
     private array $once = [];
 
+    /** @var array<string, array{array<string, true>, int, array<string, mixed>}> part or what was worked out => what it rests on */
+    private array $from = [];
+
+    private ?TableWatch $watch = null;
+
     private function __construct(public readonly Job $job)
     {
     }
 
     public static function of(Job $job): self
     {
-        return self::ofMany(collect([$job]))[$job->id];
+        return self::$within[$job] ?? self::ofMany(collect([$job]))[$job->id];
     }
 
     /**
@@ -48,6 +64,30 @@ final class JobState
     }
 
     /**
+     * One state of a job, locked for a write, for everybody who asks while the write runs.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $write
+     * @return T
+     */
+    public static function within(Job $locked, TableWatch $watch, callable $write): mixed
+    {
+        self::$within ??= new WeakMap;
+        if (isset(self::$within[$locked])) {
+            return $write();
+        }
+        $state = self::of($locked);
+        $state->watch = $watch;
+        self::$within[$locked] = $state;
+        try {
+            return $write();
+        } finally {
+            unset(self::$within[$locked]);
+        }
+    }
+
+    /**
      * @template T of JobPart
      *
      * @param  class-string<T>  $of
@@ -55,8 +95,12 @@ final class JobState
      */
     public function part(string $of): JobPart
     {
-        if (! isset($this->parts[$of])) {
-            $read = $of::read(collect($this->together)->map(static fn (self $s): Job => $s->job)->values());
+        if (! isset($this->parts[$of]) || (! is_subclass_of($of, PartOfOthers::class) && ! $this->stillTrue($of, self::WHERE_IT_STANDS))) {
+            $read = $this->reading(
+                $of,
+                fn (): array => $of::read(collect($this->together)->map(static fn (self $s): Job => $s->job)->values()),
+            );
+            unset($this->parts[$of]);
             foreach ($this->together as $id => $state) {
                 $state->parts[$of] ??= $read[$id];
             }
@@ -77,12 +121,45 @@ final class JobState
      */
     public function once(string $what, callable $make): mixed
     {
-        if (! array_key_exists($what, $this->once)) {
-            $this->once[$what] = $make();
+        if (! array_key_exists($what, $this->once) || ! $this->stillTrue($what, [])) {
+            $this->once[$what] = $this->reading($what, $make);
         }
         /** @var T $made */
         $made = $this->once[$what];
 
         return $made;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $read
+     * @return T
+     */
+    private function reading(string $what, callable $read): mixed
+    {
+        if ($this->watch === null) {
+            return $read();
+        }
+        $job = $this->job->getAttributes();
+        [$value, $tables, $by] = $this->watch->reading($read);
+        // its machine was read with the job
+        $this->from[$what] = [$tables + ['machines' => true], $by, $job];
+
+        return $value;
+    }
+
+    /** @param  list<string>  $besides  columns of the job that do not matter to it */
+    private function stillTrue(string $what, array $besides): bool
+    {
+        if ($this->watch === null) {
+            return true;
+        }
+        [$tables, $by, $job] = $this->from[$what];
+        $this->watch->from($tables);
+
+        return ! $this->watch->writtenSince($tables, $by)
+            && Arr::except($job, [...self::BOOKKEEPING, ...$besides])
+                === Arr::except($this->job->getAttributes(), [...self::BOOKKEEPING, ...$besides]);
     }
 }

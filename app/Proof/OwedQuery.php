@@ -5,11 +5,7 @@ declare(strict_types=1);
 namespace App\Proof;
 
 use App\Intake\JobState;
-use App\Machines\RailTurn;
-use App\Repair\Mend;
-use App\Repair\Tray\TakenOff;
 use App\Repair\WorkOnJob;
-use App\Stock\Shelf\Movement;
 use App\Stock\Shelf\StockOfJob;
 use Illuminate\Support\Carbon;
 use OddBench\Knowledge\Knowledge;
@@ -46,7 +42,7 @@ final readonly class OwedQuery
         $plans = [];
 
         return array_filter($latest, function (ProofResult $result) use ($state, &$plans): bool {
-            $since = $plans[$result->at->format('U.u')] ??= $this->planSince($state, $result->at);
+            $since = $plans[self::sortable($result->at)] ??= $this->planSince($state, $result->at);
 
             return $since->find($result->proof) === null;
         });
@@ -67,31 +63,68 @@ final readonly class OwedQuery
     /** What the work done after a moment owes; all of it when there is none. */
     private function planSince(JobState $state, ?Carbon $moment): Plan
     {
-        $later = static fn (Carbon $at): bool => $moment === null || $at->gt($moment);
-        $work = WorkOnJob::of($state);
-        $mends = $work->mends->filter(fn (Mend $mend): bool => $later($mend->at));
-        $fitted = StockOfJob::of($state)->fitted()
-            ->filter(fn (Movement $m): bool => $later($m->at))
-            ->map(fn (Movement $m): string => (string) $m->position);
-        $unplugged = $work->takenOff->filter(fn (TakenOff $t): bool => $later($t->back->at ?? $t->at))
-            ->flatMap(fn (TakenOff $t): array => $t->sockets);
-        $turned = $work->railTurns->filter(fn (RailTurn $t): bool => $later($t->at))->map(fn (RailTurn $t): string => $t->position);
-        $family = $this->knowledge->families[$state->job->machine->family] ?? null;
-        $each = static fn (array $all): array => array_values(array_unique($all));
-
-        $traits = Traits::of($family->traits ?? []);
-        $of = fn (array $due): Plan => (new ProofPlan($this->knowledge))->for(
-            $traits,
-            $each([...array_merge([], ...$mends->map(fn (Mend $m): array => $m->touched)->all()), ...$turned->all()]),
-            $each(array_filter($mends->map(fn (Mend $m): ?string => $m->fault)->all())),
-            $each($fitted->all()),
-            $each($unplugged->all()),
-            $due,
-        );
-        $plan = $of([]);
+        $after = $moment === null ? '' : self::sortable($moment);
+        $owes = ['touched' => [], 'mended' => [], 'fitted' => [], 'unplugged' => []];
+        foreach ($this->work($state) as [$at, $way, $codes]) {
+            if (strcmp($at, $after) > 0) {
+                array_push($owes[$way], ...$codes);
+            }
+        }
+        $traits = Traits::of($this->knowledge->families[$state->job->machine->family]->traits ?? []);
+        $plan = $this->planFor($state, $traits, $owes, []);
         $due = $moment === null && $plan->owed !== [] ? $this->due($state, $plan, $traits) : [];
 
-        return $due === [] ? $plan : $of($due);
+        return $due === [] ? $plan : $this->planFor($state, $traits, $owes, $due);
+    }
+
+    /**
+     * Most proofs were passed after all of the work: what they would owe is worked out once for all of them.
+     *
+     * @param  array{touched: list<string>, mended: list<string>, fitted: list<string>, unplugged: list<string>}  $owes
+     * @param  list<string>  $due
+     */
+    private function planFor(JobState $state, Traits $traits, array $owes, array $due): Plan
+    {
+        $each = static fn (array $all): array => array_values(array_unique($all));
+
+        return $state->once('plan '.serialize([$owes, $due]), fn (): Plan => (new ProofPlan($this->knowledge))->for(
+            $traits,
+            $each($owes['touched']),
+            $each($owes['mended']),
+            $each($owes['fitted']),
+            $each($owes['unplugged']),
+            $due,
+        ));
+    }
+
+    /** @return list<array{string, 'touched'|'mended'|'fitted'|'unplugged', list<string>}> when, in which way, what */
+    private function work(JobState $state): array
+    {
+        return $state->once('work', static function () use ($state): array {
+            $work = WorkOnJob::of($state);
+            $done = [];
+            foreach ($work->mends as $mend) {
+                $at = self::sortable($mend->at);
+                $done[] = [$at, 'touched', array_values($mend->touched)];
+                $done[] = [$at, 'mended', array_values(array_filter([$mend->fault]))];
+            }
+            foreach ($work->railTurns as $turn) {
+                $done[] = [self::sortable($turn->at), 'touched', [$turn->position]];
+            }
+            foreach (StockOfJob::of($state)->fitted() as $movement) {
+                $done[] = [self::sortable($movement->at), 'fitted', [(string) $movement->position]];
+            }
+            foreach ($work->takenOff as $taken) {
+                $done[] = [self::sortable($taken->back->at ?? $taken->at), 'unplugged', array_values($taken->sockets)];
+            }
+
+            return $done;
+        });
+    }
+
+    private static function sortable(Carbon $at): string
+    {
+        return $at->format('U.u');
     }
 
     /** @return list<string> proofs that come round, which this machine has not passed in time */
@@ -102,9 +135,8 @@ final readonly class OwedQuery
             if ($proof->everyMonths === null || $plan->find($proof->code) !== null || ! $traits->allow($proof->needs)) {
                 continue;
             }
-            $passed = (ProofsOfJob::of($state)->elsewhere[$proof->code] ?? null)?->gt($state->job->opened_at->copy()->subMonths((int) $proof->everyMonths))
-                ?? false;
-            if (! $passed) {
+            $since = $state->job->opened_at->copy()->subMonths((int) $proof->everyMonths);
+            if (ProvedBefore::of($state)->at($proof->code)?->gt($since) !== true) {
                 $due[] = $proof->code;
             }
         }

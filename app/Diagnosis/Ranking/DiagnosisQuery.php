@@ -9,24 +9,20 @@ use App\Diagnosis\Findings\FoundInJob;
 use App\Intake\JobState;
 use App\Safety\SafetyOfJob;
 use App\Shop\Setting;
-use OddBench\Diagnosis\CaseFile;
 use OddBench\Diagnosis\Session;
 use OddBench\Knowledge\Knowledge;
 
 /** Puts a job’s case before the computation: its findings, its family’s traits and history, the shop’s shelf and rates. */
 final readonly class DiagnosisQuery
 {
-    public function __construct(private Knowledge $knowledge)
+    public function __construct(private Knowledge $knowledge, private OpenedCases $opened)
     {
     }
 
     /** The case of a job, looked at once for as long as the job stands as it does. */
     public function of(JobState $state): Session
     {
-        return $state->once(
-            'diagnosis',
-            fn (): Session => Session::open(CaseFile::read($this->input($state), $this->knowledge), $this->knowledge),
-        );
+        return $state->once('diagnosis', fn (): Session => $this->opened->open($this->input($state)));
     }
 
     public function counted(JobState $state): CountedFaults

@@ -8,7 +8,7 @@ use App\Diagnosis\Findings\FoundInJob;
 use App\Diagnosis\Ranking\DiagnosisQuery;
 use App\Intake\JobState;
 use App\Proof\OwedQuery;
-use App\Proof\ProofsOfJob;
+use App\Proof\ProvedBefore;
 use App\Repair\Guides\GuideRun;
 use App\Repair\Service\PlannedChange;
 use App\Repair\Service\PlannedOfJob;
@@ -220,7 +220,7 @@ final readonly class AheadQuery
     {
         $missing = array_column($this->missing($state), 0);
         $passed = array_keys(array_filter($this->owed->passed($state)));
-        $elsewhere = array_keys(ProofsOfJob::of($state)->elsewhere);
+        $elsewhere = ProvedBefore::of($state)->proofs();
         $owed = array_map(static fn (Owed $one): string => $one->proof->code, $this->owed->plan($state)->owed);
         $lacking = [];
         foreach ($this->knowledge->proofs as $proof) {

@@ -9,6 +9,7 @@ use App\Fleet\Risks\KeepRisks;
 use App\Intake\EditJob;
 use App\Intake\Hands;
 use App\Intake\Job;
+use App\Intake\LaterSteps;
 use App\Machines\Machine;
 use App\Machines\Owners\OwnerChoice;
 use App\Machines\RegisterMachine;
@@ -21,6 +22,7 @@ use App\Stock\Shelf\MoveStock;
 use Generator;
 use Illuminate\Contracts\Container\Container;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use OddBench\Intake\JobKind;
 use OddBench\Knowledge\Knowledge;
@@ -69,6 +71,7 @@ final class DemoShop
         private readonly DemoPlan $plan,
         private readonly KeepLives $lives,
         private readonly KeepRisks $risks,
+        private readonly LaterSteps $later,
     ) {
     }
 
@@ -85,8 +88,8 @@ final class DemoShop
         return 100;
     }
 
-    /** @param  callable(string): mixed  $say */
-    public function play(callable $say): void
+    /** Plays the story from its beginning to its end, on the days it is always played on. */
+    public function play(): void
     {
         config(['queue.default' => 'sync']);
         // a demo that is lost with the power is played again: it need not wait for the disk
@@ -107,23 +110,39 @@ final class DemoShop
         $this->plotDeliveries($clock);
         $this->plotOpenJobs($clock);
         $this->plotMoney($clock);
-        $clock->play();
-        $this->setTheBench();
-        $this->farm->play($this->today, $this->people);
-        $this->plan->forTheNight($this->today, $this->people);
-        $this->plan->setTheBench($this->today, $this->people);
+        $this->later->during(function () use ($clock): void {
+            $clock->play();
+            $this->setTheBench();
+            $this->farm->play($this->today, $this->people);
+            $this->plan->forTheNight($this->today, $this->people);
+            $this->plan->setTheBench($this->today, $this->people);
+        });
+        Carbon::setTestNow($this->today);
+        Artisan::call('odd-bench:next-steps');
+        Carbon::setTestNow();
+    }
+
+    /** The story ends now, and what a shop works out at night and when something changes is worked out. */
+    public function endToday(): void
+    {
+        config(['queue.default' => 'sync']);
+        DB::statement('SET synchronous_commit TO off');
         DemoDates::move(Carbon::now('UTC'));
         $this->lives->workOut();
         $this->risks->all();
         $this->plan->now();
         Setting::put('demo_playing', false);
-        $say(sprintf(
+    }
+
+    public static function words(): string
+    {
+        return sprintf(
             '%d machines, %d finished jobs, %d open, %d parts.',
             Machine::query()->count(),
             Job::query()->whereNotNull('finished_at')->count(),
             Job::query()->whereNull('finished_at')->count(),
             Part::query()->count(),
-        ));
+        );
     }
 
     private static function number(string $class, int $variant): string
