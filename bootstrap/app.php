@@ -5,6 +5,10 @@ declare(strict_types=1);
 use App\Api\LimitBody;
 use App\Api\OnceOnly;
 use App\Api\Problem;
+use App\Api\Wait;
+use App\Demo\DemoIsFilled;
+use App\Demo\WhileFilled;
+use App\Fleet\Risks\KeepRisks;
 use App\Plan\Making\PlanWatch;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
@@ -67,6 +71,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         App\Stock\Console\AuditCommand::class,
         App\Stock\Console\MeasureScaleCommand::class,
         App\Demo\DemoCommand::class,
+        App\Shop\Console\ClockCommand::class,
         App\Shop\Console\MigrateCommand::class,
         App\Shop\Console\BackupCommand::class,
         App\Api\Console\PruneCommand::class,
@@ -77,10 +82,13 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $schedule->command('odd-bench:prune')->hourly();
         $schedule->command('odd-bench:counters')->hourlyAt(40)->withoutOverlapping(60)->runInBackground();
         // what changed on many machines at once; and, once a night, everything anew
-        $schedule->command('odd-bench:lives --changed')->everyMinute()->withoutOverlapping(10);
+        $schedule->call(static fn (KeepRisks $risks) => $risks->catchUp())->name('changed')->everyMinute()->withoutOverlapping(10);
         $schedule->command('odd-bench:lives --due')->hourlyAt(10)->withoutOverlapping(60)->runInBackground();
         // what was heard since the last plan; it is worked out on the queue
-        $schedule->call(static fn (PlanWatch $watch) => $watch->look())->name('plan')->everyFiveSeconds();
+        $schedule->call(static function (Application $app): void {
+            $app->forgetScopedInstances();
+            $app->make(PlanWatch::class)->look();
+        })->name('plan')->everyFiveSeconds();
         // a shop's night; what fails, or fell into hours the machine was off, is made up for
         if (config('odd-bench.real') === true) {
             $schedule->command('odd-bench:backup --due')->hourlyAt(20)->withoutOverlapping(360)->runInBackground();
@@ -90,7 +98,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // One origin only: the page and its API come from the same server.
         $middleware->remove(HandleCors::class);
         $middleware->web(
-            prepend: [App\Shop\Tokens\ByToken::class],
+            prepend: [WhileFilled::class, App\Shop\Tokens\ByToken::class],
             replace: [
                 Illuminate\Session\Middleware\StartSession::class => App\Shop\StartSession::class,
                 Illuminate\Foundation\Http\Middleware\ValidateCsrfToken::class => App\Shop\Tokens\CheckPage::class,
@@ -108,7 +116,11 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $exceptions->dontReport([OddBench\Input\InputError::class, App\Api\Refused::class, App\Api\Stale::class]);
         $exceptions->render(fn (Throwable $e, Request $request) => match (true) {
             $request->is('api/*') => Problem::for($e)->response(),
-            Problem::isAway($e) => response()->view('away', status: 503, headers: ['Retry-After' => 2]),
+            Problem::isAway($e) => Wait::for('The database is away just now', [
+                'This page asks again every three seconds; it is usually back within five.',
+                'If a printer is under proof: its heaters are switched off when this lasts. Look at it.',
+            ]),
+            $e instanceof DemoIsFilled => Wait::for($e->getMessage(), ['This page asks again every three seconds and opens by itself when the demo shop is ready.']),
             default => null,
         });
     })

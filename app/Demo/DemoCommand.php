@@ -49,17 +49,9 @@ final class DemoCommand extends Command
 
             return self::FAILURE;
         }
-        if ($this->option('play')) {
-            $this->call('migrate:fresh', ['--force' => true]);
-            $this->laravel->make(DemoShop::class)->play();
-        } else {
-            KeptStory::putInPlace();
-            $this->laravel->forgetScopedInstances();
-            if ($this->callSilently('odd-bench:migrate') !== self::SUCCESS) {
-                return self::FAILURE;
-            }
-            KeptStory::drawKeys();
-            $this->laravel->make(DemoShop::class)->endToday();
+        $filled = WhileFilled::during(fn (): bool => $this->option('play') ? $this->play() : $this->putInPlace());
+        if (! $filled) {
+            return self::FAILURE;
         }
         $this->line(DemoShop::words());
         if ($this->option('scale')) {
@@ -67,6 +59,27 @@ final class DemoCommand extends Command
         }
 
         return self::SUCCESS;
+    }
+
+    private function play(): bool
+    {
+        $this->call('migrate:fresh', ['--force' => true]);
+        $this->laravel->make(DemoShop::class)->play();
+
+        return true;
+    }
+
+    private function putInPlace(): bool
+    {
+        KeptStory::putInPlace();
+        $this->laravel->forgetScopedInstances();
+        if ($this->call('odd-bench:migrate') !== self::SUCCESS) {
+            return false;
+        }
+        KeptStory::drawKeys();
+        $this->laravel->make(DemoShop::class)->endToday();
+
+        return true;
     }
 
     private function withTheOneThere(): int

@@ -354,7 +354,7 @@ write_programs() {
   # it switches heaters off when it is asked to go, and is given the time for it
   program prover "$WORK_USER" "$code $env" TERM 20 "php artisan odd-bench:prover --for=3600 --quiet"
   program clerk "$WORK_USER" "$code $env" TERM 10 "php artisan odd-bench:clerk --for=3600 --quiet"
-  AS_GROUP=true program clock "$WORK_USER" "$code $env" TERM 10 "php artisan schedule:work --quiet"
+  AS_GROUP=true program clock "$WORK_USER" "$code $env" TERM 10 "php artisan odd-bench:clock --for=3600 --quiet"
 }
 
 # three simulated printers for the demo: a sound one, one with a part clog, one without runaway protection

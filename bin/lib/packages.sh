@@ -45,7 +45,7 @@ need_debian_packages() {
 }
 
 need_composer_packages() {
-  [ -e "$ROOT/vendor/.odd-bench" ] && [ ! "$ROOT/composer.json" -nt "$ROOT/vendor/.odd-bench" ] && return 0
+  composer_is_due || return 0
   command -v composer >/dev/null 2>&1 || fail "Composer is not installed." "apt-get install composer"
   step "PHP packages" env COMPOSER_ALLOW_SUPERUSER=1 composer install --working-dir="$ROOT" --no-interaction --no-progress --ignore-platform-req=ext-pdo_pgsql
   # some archives hold files that only their owner may read; the service user reads them too
@@ -57,24 +57,48 @@ need_composer_packages() {
 install_npm() { (cd "$ROOT" && npm install --no-save --include=dev --no-audit --no-fund); }
 
 need_npm_packages() {
-  [ -e "$ROOT/node_modules/.odd-bench" ] && [ ! "$ROOT/package-lock.json" -nt "$ROOT/node_modules/.odd-bench" ] && return 0
+  npm_is_due || return 0
   command -v npm >/dev/null 2>&1 || fail "Node and npm are not installed." "apt-get install nodejs npm"
   step "Page packages" install_npm
   touch "$ROOT/node_modules/.odd-bench"
 }
 
 need_page() {
-  local built="$ROOT/public/build/manifest.json"
-  if [ -e "$built" ] && [ -z "$(find "$ROOT/resources" "$ROOT/vite.config.ts" "$ROOT/package-lock.json" -newer "$built" -print -quit)" ]; then
-    return 0
-  fi
+  page_is_due || return 0
   step "Page" npm --prefix "$ROOT" run build
   chmod -R go+rX "$ROOT/public/build"
 }
 
+# What comes from Debian and what comes from npm are fetched beside each other; PHP's packages want PHP's extensions.
 install_all() { # [browser]
-  need_debian_packages "${1:-}"
-  need_composer_packages
-  need_npm_packages
-  need_page
+  local page status=0
+  command -v php >/dev/null 2>&1 || fail "PHP is not installed." "apt-get install php8.2-cli composer nodejs npm"
+  expect_packages "${1:-}"
+  [ -n "${EXPECTED:-}" ] || return 0
+  [ -n "${BAR:-}" ] || bar_begin
+  (BESIDE=1; need_npm_packages; need_page) &
+  page=$!
+  (BESIDE=1; need_debian_packages "${1:-}"; need_composer_packages) || status=1
+  wait "$page" || status=1
+  [ "$status" -eq 0 ] || { bar_end; exit 1; }
+}
+
+composer_is_due() { [ ! -e "$ROOT/vendor/.odd-bench" ] || [ "$ROOT/composer.json" -nt "$ROOT/vendor/.odd-bench" ]; }
+
+npm_is_due() { [ ! -e "$ROOT/node_modules/.odd-bench" ] || [ "$ROOT/package-lock.json" -nt "$ROOT/node_modules/.odd-bench" ]; }
+
+page_is_due() {
+  local built="$ROOT/public/build/manifest.json"
+  [ ! -e "$built" ] || [ -n "$(find "$ROOT/resources" "$ROOT/vite.config.ts" "$ROOT/package-lock.json" -newer "$built" -print -quit)" ]
+}
+
+# what each takes on two cores
+expect_packages() {
+  if [ -n "$(missing_debian_packages "${1:-}")" ]; then
+    expect "Package lists" 8
+    expect "Debian packages" "$([ "${1:-}" = browser ] && printf 70 || printf 40)"
+  fi
+  if composer_is_due; then expect "PHP packages" 12; fi
+  if npm_is_due; then expect "Page packages" 25; fi
+  if page_is_due; then expect "Page" 14; fi
 }

@@ -47,9 +47,9 @@ as() {
   local user="$1"
   shift
   if [ "$(id -un)" = "$user" ]; then
-    (umask 007; cd "${AS_IN:-/}" && exec "$@") 9>&-
+    (umask 007; cd "${AS_IN:-/}" && exec "$@") 8>&- 9>&-
   else
-    (umask 007; cd "${AS_IN:-/}" && exec runuser -u "$user" -- env HOME="$STATE" "$@") 9>&-
+    (umask 007; cd "${AS_IN:-/}" && exec runuser -u "$user" -- env HOME="$STATE" "$@") 8>&- 9>&-
   fi
 }
 

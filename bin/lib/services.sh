@@ -2,7 +2,7 @@
 
 PG_BIN=/usr/lib/postgresql/15/bin
 
-supervise() { (cd / && supervisorctl -c "$ETC/supervisord.conf" "$@") 9>&-; }
+supervise() { (cd / && supervisorctl -c "$ETC/supervisord.conf" "$@") 8>&- 9>&-; }
 
 supervised() { [ -e "$ETC/supervisord.conf" ] && supervise pid >/dev/null 2>&1; }
 
@@ -43,7 +43,7 @@ ours() {
     case "${process#/proc/}" in "$$" | "$PPID" | "$BASHPID") continue ;; esac
     case "$(stat -c %U "$process" 2>/dev/null)" in "$WORK_USER" | "$WEB_USER" | "$DB_USER" | root) ;; *) continue ;; esac
     case "$(basename "$(readlink "$process/exe" 2>/dev/null)")" in postgres | nginx | php-fpm* | php | php[0-9]* | python3*) ;; *) continue ;; esac
-    if tr '\0' ' ' <"$process/cmdline" 2>/dev/null | grep -qF -- "$ETC/" || tr '\0' '\n' <"$process/environ" 2>/dev/null | grep -qxF "SUPERVISOR_SERVER_URL=unix://$RUN/supervisor.sock"; then
+    if { tr '\0' ' ' <"$process/cmdline"; } 2>/dev/null | grep -qF -- "$ETC/" || { tr '\0' '\n' <"$process/environ"; } 2>/dev/null | grep -qxF "SUPERVISOR_SERVER_URL=unix://$RUN/supervisor.sock"; then
       printf '%s\n' "${process#/proc/}"
     fi
   done 2>/dev/null
@@ -75,7 +75,7 @@ supervisor_up() {
     as_root systemctl daemon-reload
     as_root systemctl enable --now "$INSTANCE.service"
   else
-    (cd / && exec supervisord -c "$ETC/supervisord.conf") 9>&-
+    (cd / && exec supervisord -c "$ETC/supervisord.conf") 8>&- 9>&-
   fi
   local i
   for i in $(seq 1 100); do
@@ -180,7 +180,10 @@ site_artisan() {
 # by a newer one. All of it is changed or nothing, and until it is, the release that was served goes on.
 tables_up() {
   (
-    if [ "$(site_artisan odd-bench:migrate --look)" = behind ]; then step "A backup before the tables change" site_artisan odd-bench:backup --kind=update --unproved; fi
+    local stand
+    stand="$(site_artisan odd-bench:migrate --look)"
+    if [ "$stand" = same ]; then exit 0; fi
+    if [ "$stand" = behind ]; then step "A backup before the tables change" site_artisan odd-bench:backup --kind=update --unproved; fi
     step "Tables" site_artisan odd-bench:migrate
   ) || { rm -rf "$SERVE.new"; fail "This release is not taken." "What ran before runs on, with its tables as they were."; }
   step_if "In its place" swap_code
@@ -188,12 +191,16 @@ tables_up() {
 
 # Worked out once for all requests, by the user that answers them: it holds what its own .env.web holds.
 page_configuration() {
+  local what stamp
+  # nothing it is worked out from has changed
+  stamp="$(code_stamp) $(stamp_of "$STATE/.env.web") $(find "$SERVE/routes" -type f -printf '%T@ %p\n' | sort | sha1sum)"
+  if [ -e "$STATE/web-tmp/config.php" ] && [ -e "$STATE/web-tmp/routes.php" ] && [ "$(cat "$ETC/configured" 2>/dev/null)" = "$stamp" ]; then return 0; fi
   rm -f "$STATE/web-tmp/config.php" "$STATE/web-tmp/routes.php"
-  local what
   for what in config:cache route:cache; do
     AS_IN="$SERVE" as "$WEB_USER" env ODD_BENCH_STATE="$STATE" ODD_BENCH_ENV=.env.web php artisan "$what" --quiet
   done
   chmod 600 "$STATE/web-tmp/config.php"
+  printf '%s' "$stamp" >"$ETC/configured"
 }
 
 services_up() { # default ports
@@ -225,7 +232,7 @@ end_older_services() {
   if supervised || [ -e "$STATE/old-ended" ]; then return 0; fi
   local process pids=""
   for process in /proc/[0-9]*; do
-    if tr '\0' ' ' <"$process/cmdline" 2>/dev/null | grep -qE "(worker|prover|rigs) $RUN( |\$)|$STATE/(php-fpm|nginx)\.conf|postgres -D $STATE/pg *\$"; then pids+=" ${process#/proc/}"; fi
+    if { tr '\0' ' ' <"$process/cmdline"; } 2>/dev/null | grep -qE "(worker|prover|rigs) $RUN( |\$)|$STATE/(php-fpm|nginx)\.conf|postgres -D $STATE/pg *\$"; then pids+=" ${process#/proc/}"; fi
   done
   [ -z "$pids" ] || { step "Services of the older release" end_older $pids; }
   : >"$STATE/old-ended"
@@ -244,9 +251,13 @@ end_older() {
 }
 
 database_up() {
-  supervise reread >/dev/null
-  supervise update db >/dev/null
-  supervise start db >/dev/null 2>&1 || true
+  look
+  if ! runs db || [ "$(cat "$ETC/db-runs-as" 2>/dev/null)" != "$(stamp_of "$ETC/programs/db.conf")" ]; then
+    supervise reread >/dev/null
+    supervise update db >/dev/null
+    supervise start db >/dev/null 2>&1 || true
+    stamp_of "$ETC/programs/db.conf" >"$ETC/db-runs-as"
+  fi
   postgres_wait
   postgres_roles
 }
@@ -258,7 +269,11 @@ programs_up() {
 
 rigs_up() {
   write_rig_programs
-  site_artisan odd-bench:demo --printers
+  # its machines are pointed at where the printers listen when those move, or a story was put in place
+  if [ "$(cat "$ETC/printers-at" 2>/dev/null)" != "$RIG_PORT_1 $RIG_PORT_2 $RIG_PORT_3" ]; then
+    site_artisan odd-bench:demo --printers
+    printf '%s' "$RIG_PORT_1 $RIG_PORT_2 $RIG_PORT_3" >"$ETC/printers-at"
+  fi
   supervise update
   programs_wait rig-1 rig-2 rig-3
   local port name i

@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\Schema;
 /** Brings the tables to this release; a database that a newer one has changed is refused, and left as it is. */
 final class MigrateCommand extends Command
 {
-    protected $signature = 'odd-bench:migrate {--look : only say whether tables with something in them are behind}';
+    protected $signature = 'odd-bench:migrate {--look : only say how the tables stand: new, same, behind, or of a newer release}';
 
     protected $description = 'Bring the tables of the database to this release';
 
@@ -20,7 +20,12 @@ final class MigrateCommand extends Command
         $known = array_map(static fn (string $path): string => basename($path, '.php'), glob(database_path('migrations/*.php')) ?: []);
         $done = Schema::hasTable('migrations') ? DB::table('migrations')->pluck('migration')->all() : [];
         if ($this->option('look')) {
-            $this->line($done !== [] && array_diff($known, $done) !== [] ? 'behind' : 'none');
+            $this->line(match (true) {
+                $done === [] => 'new',
+                array_diff($done, $known) !== [] => 'newer',
+                array_diff($known, $done) !== [] => 'behind',
+                default => 'same',
+            });
 
             return self::SUCCESS;
         }

@@ -4,7 +4,7 @@
   <meta charset="utf-8">
   <meta name="viewport" content="width=device-width, initial-scale=1">
   <meta http-equiv="refresh" content="3">
-  <title>The database is away · Odd Bench</title>
+  <title>{{ $heading }} · Odd Bench</title>
   <style>
     body { margin: 0; background: #EFEDE6; color: #1E2528; font: 16px/1.5 system-ui, sans-serif; }
     main { max-width: 32rem; margin: 15vh auto 0; padding: 1.5rem; background: #FBFAF6; border: 1px solid #D5D0C3; border-radius: 3px; }
@@ -14,9 +14,10 @@
 </head>
 <body>
 <main>
-  <h1>The database is away just now</h1>
-  <p>This page asks again every three seconds; it is usually back within five.</p>
-  <p>If a printer is under proof: its heaters are switched off when this lasts. Look at it.</p>
+  <h1>{{ $heading }}</h1>
+  @foreach ($lines as $line)
+  <p>{{ $line }}</p>
+  @endforeach
 </main>
 </body>
 </html>
