@@ -5,16 +5,19 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Diagnosis\Findings\FoundInJob;
+use App\Diagnosis\Ranking\OpenedCases;
 use App\Intake\Findings;
 use App\Intake\Job;
 use App\Intake\JobRecord;
 use App\Intake\JobState;
 use App\Intake\JobStates;
+use App\Intake\LaterSteps;
 use App\Intake\Said;
 use App\Intake\SaysOfWalk;
 use App\Intake\WalkQuery;
 use App\Plan\NextStep;
 use App\Proof\ProofsOfJob;
+use App\Repair\NoteMend;
 use App\Repair\WorkOnJob;
 use App\Safety\AnswersOfJob;
 use App\Safety\SafetyOfJob;
@@ -143,6 +146,83 @@ final class JobStateTest extends BenchTestCase
         $left = $states->of($job->id);
         self::assertSame($written, $left->job, 'the state the write has left');
         self::assertNotSame($left, $states->of($job->id), 'taken once');
+    }
+
+    public function test_in_a_write_only_what_was_written_is_read_again(): void
+    {
+        $by = $this->person();
+        $this->actingAs($by);
+        $job = $this->job();
+        $this->atFix($job);
+        $asked = [];
+        $read = static function (JobState $state) use (&$asked): array {
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            $mends = static fn (): int => WorkOnJob::of($state)->mends->count();
+            $faults = static fn (): int => count(FoundInJob::of($state)->faults());
+            $what = [$mends(), $faults(), $state->once('both', static fn (): int => $mends() + $faults())];
+            DB::disableQueryLog();
+            $asked[] = count(DB::getQueryLog());
+
+            return $what;
+        };
+        $this->app->make(JobRecord::class)->write($job, $by, null, function (Job $job) use ($read, $by): Said {
+            $state = JobState::of($job);
+            self::assertSame([0, 1, 1], $read($state));
+            self::assertSame($state, JobState::of($job), 'one state for as long as the write lasts');
+            self::assertSame([0, 1, 1], $read($state));
+            $this->app->make(NoteMend::class)->put($job, null, null, 'Greased', ['motion'], $by);
+            self::assertSame([1, 1, 2], $read($state), 'what was worked out from it is worked out anew as well');
+            DB::table('diagnoses')->where('job_id', $job->id)->update(['superseded_at' => now(), 'superseded_by' => $by->id]);
+            self::assertSame([1, 0, 1], $read($state), 'whoever wrote it, and however');
+            try {
+                DB::transaction(function () use ($job, $by, $read, $state): void {
+                    $this->app->make(NoteMend::class)->put($job, null, null, 'Greased once more', ['motion'], $by);
+                    self::assertSame([2, 0, 2], $read($state));
+                    throw new LogicException('not after all');
+                });
+            } catch (LogicException) {
+                self::assertSame([1, 0, 1], $read($state), 'what was undone is not there');
+            }
+
+            return new Said('note', 'Greased');
+        });
+
+        self::assertSame(0, $asked[1], 'nothing was written: nothing is read');
+        self::assertGreaterThan(0, $asked[2]);
+        self::assertSame(2, $asked[3], 'what was found and what was made of it; what was done not once more');
+        self::assertNotSame(JobState::of($job), JobState::of($job), 'outside a write each is read for itself');
+    }
+
+    public function test_many_writes_may_leave_the_next_step_for_later(): void
+    {
+        $by = $this->person();
+        $job = $this->job();
+        $record = $this->app->make(JobRecord::class);
+        $note = static fn (): Said => new Said('note', 'Looked at');
+        $later = $this->app->make(LaterSteps::class)->during(static fn (): Job => $record->write($job, $by, null, $note));
+        self::assertNull($later->next_step);
+        self::assertSame(0, $this->artisan('odd-bench:next-steps'));
+        self::assertSame('Answer the safety questions', $job->refresh()->next_step);
+
+        self::assertSame('Answer the safety questions', $record->write($job, $by, null, $note)->next_step, 'and then no more');
+    }
+
+    public function test_the_same_case_is_judged_once_whatever_is_written_around_it(): void
+    {
+        $this->actingAs($this->person());
+        $job = $this->job();
+        $this->atFind($job);
+        $cases = $this->app->make(OpenedCases::class);
+        $case = static fn (string ...$found): array => ['findings' => array_fill_keys($found, 'present')];
+        $one = $cases->open($case('jams-when-warm'));
+
+        self::assertSame($one, $cases->open($case('jams-when-warm')));
+        self::assertNotSame($one, $cases->open($case('jams-when-warm', 'hot-material-used')));
+        for ($i = 0; $i < 4; $i++) {
+            $cases->open(['red_tag' => $i % 2 === 0] + $case(...array_slice(['error-thermistor', 'error-heating', 'error-homing'], $i % 3, 1)));
+        }
+        self::assertNotSame($one, $cases->open($case('jams-when-warm')), 'a few are kept, not all');
     }
 
     public function test_findings_of_one_write_see_each_other_and_do_not_outlive_it(): void

@@ -12,6 +12,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Races\PlaysLead;
 use Tests\Races\Scenes;
 use Tests\Races\Shop;
+use Tests\Sample;
 
 /**
  * Every write at its moment, and every question, each of its fields filled with nonsense: refused in words, or taken; never broken,
@@ -29,6 +30,18 @@ final class NonsenseTest extends BenchTestCase implements Shop
         $this->lead();
         // a bin, without which nothing is counted
         $this->part();
+    }
+
+    /** @return list<mixed> two of them in each field, others in the next; all where everything is taken */
+    private static function nonsense(): array
+    {
+        static $field = 0;
+        if (Sample::part() === null) {
+            return self::NONSENSE;
+        }
+        $at = $field++ + Sample::part();
+
+        return [self::NONSENSE[$at % 6], self::NONSENSE[($at + 3) % 6]];
     }
 
     /** @return iterable<string, array{string}> the first word of the addresses of writes */
@@ -52,7 +65,7 @@ final class NonsenseTest extends BenchTestCase implements Shop
     {
         $send = fn (string $method, string $path, array $body): TestResponse => $this->sent($method, $path, $body);
         $scenes = (new Scenes($this, $send))->all();
-        $wrong = [];
+        $wrong = $refused = [];
         $tried = $taken = 0;
         foreach ($scenes as $route => $scene) {
             if (preg_match("~^\\S+ {$place}(/|$)~", $route) !== 1) {
@@ -66,23 +79,27 @@ final class NonsenseTest extends BenchTestCase implements Shop
 
                 continue;
             }
+            DB::beginTransaction();
+            $sane = $this->sent($method, $path, $body);
+            $tried++;
+            $taken += $sane->getStatusCode() < 300 ? 1 : 0;
+            $refused[] = $sane->getStatusCode() < 300 ? null : "{$route}: {$sane->getContent()}";
+            DB::rollBack();
             foreach ($this->fields($route, $body) as $field) {
-                foreach (self::NONSENSE as $value) {
+                foreach (self::nonsense() as $value) {
                     $with = $body;
                     Arr::set($with, $field, $value);
                     DB::beginTransaction();
                     $answer = $this->sent($method, $path, $with);
                     DB::rollBack();
-                    $tried++;
-                    $taken += $answer->getStatusCode() < 300 ? 1 : 0;
                     $wrong[] = $this->broke("{$route} {$field}", $value, $answer);
                 }
             }
             DB::rollBack();
         }
         self::assertSame([], array_values(array_filter($wrong)));
-        // where all of it was refused the moment would be wrong, not the nonsense
-        self::assertGreaterThan(0, $taken, "of {$tried}");
+        // where what has no nonsense in it is refused as well, the moment is wrong
+        self::assertSame($tried, $taken, implode("\n", array_filter($refused)));
     }
 
     public function test_a_question_with_nonsense_in_it_breaks_nothing(): void
@@ -100,7 +117,7 @@ final class NonsenseTest extends BenchTestCase implements Shop
             ), 'name');
             $address = '/api/v1'.preg_replace_callback('/\{(\w+)\}/', static fn (array $m): string => $at[$m[1]] ?? '1', $path);
             foreach ($query as $field) {
-                foreach (self::NONSENSE as $value) {
+                foreach (self::nonsense() as $value) {
                     DB::beginTransaction();
                     $answer = $this->getJson($address.'?'.http_build_query([$field => $value]));
                     DB::rollBack();
@@ -108,7 +125,7 @@ final class NonsenseTest extends BenchTestCase implements Shop
                 }
             }
         }
-        self::assertGreaterThan(100, count($wrong));
+        self::assertGreaterThan(Sample::part() === null ? 100 : 33, count($wrong));
         self::assertSame([], array_values(array_filter($wrong)));
     }
 

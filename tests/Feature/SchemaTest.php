@@ -8,6 +8,7 @@ use App\Intake\Job;
 use App\Plan\Making\PlanRow;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Sample;
 
 /** A shop that stood at an earlier landing comes to today's tables with everything in it, and they are the same as fresh ones. */
 final class SchemaTest extends BenchTestCase
@@ -15,7 +16,10 @@ final class SchemaTest extends BenchTestCase
     /** @return iterable<string, array{string}> */
     public static function landings(): iterable
     {
-        foreach (glob(dirname(__DIR__).'/Schemas/*.sql') ?: [] as $path) {
+        $all = glob(dirname(__DIR__).'/Schemas/landing-*.sql') ?: [];
+        $between = glob(dirname(__DIR__).'/Schemas/between-*.sql') ?: [];
+        // the last two, where what is being made now breaks first, and a fifth of the others
+        foreach (array_unique([...Sample::of([...array_slice($all, 0, -2), ...$between]), ...array_slice($all, -2)]) as $path) {
             yield basename($path, '.sql') => [$path];
         }
     }

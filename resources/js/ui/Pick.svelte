@@ -53,7 +53,8 @@
   const offered = $derived(held.length > 0 ? held : fresh);
   $effect(() => {
     if (!open) held = [];
-    else if (held.length === 0) held = fresh;
+    // nothing put in place of nothing would go round for ever
+    else if (held.length === 0 && fresh.length > 0) held = fresh;
   });
   const numbered = $derived(text.trim() === '' && !showAll);
 

@@ -13,6 +13,7 @@ use OddBench\Input\Contents;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TradeKnowledge;
+use Tests\Sample;
 
 /** The short form of `bin/odd-bench fuzz`, which gives each computation 300 of them with a limit of time and memory. */
 final class FuzzTest extends TestCase
@@ -54,7 +55,7 @@ final class FuzzTest extends TestCase
             int $line,
         ): never => throw new ErrorException($message, 0, $level, $file, $line));
         try {
-            for ($seed = 1; $seed <= self::EACH; $seed++) {
+            foreach (Sample::of(range(1, self::EACH)) as $seed) {
                 $hostile = Hostile::from(Examples::all()[$name], $seed);
                 $began = microtime(true);
                 $answer = Answer::to($catalogue, $name, $hostile->json, $hostile->opened(...));

@@ -17,6 +17,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Core\Diagnosis\SmallKnowledge;
 use Tests\Core\TradeKnowledge;
+use Tests\Sample;
 
 final class JobTestTest extends TestCase
 {
@@ -67,13 +68,15 @@ final class JobTestTest extends TestCase
         $knowledge = TradeKnowledge::read();
         $practice = TradeKnowledge::files()->practice();
         // other machines than those the printed figures are made with
+        // half of them, one or the other, where not everything is taken
         $machines = (new SampledMachines($knowledge, new Randomizer(new Mt19937(77))))->draw(80);
+        $machines = Sample::part() === null ? $machines : array_chunk($machines, 40)[Sample::part() % 2];
         $test = new JobTest($knowledge, $practice->checklist);
         $scores = array_map(static fn ($way) => $test->play($machines, $way), $test->ways(new Randomizer(new Mt19937(77))));
 
         foreach (['measure first', 'swap first'] as $way) {
             // a few are handed to somebody else rather than mended on long shots
-            self::assertGreaterThanOrEqual(70, $scores[$way]->settled);
+            self::assertGreaterThanOrEqual(0.875 * count($machines), $scores[$way]->settled);
             self::assertLessThan(0.6 * $scores['checklist']->median, $scores[$way]->median);
             self::assertLessThan(0.6 * $scores['random order']->median, $scores[$way]->median);
             self::assertLessThan($scores['checklist']->ninetieth, $scores[$way]->ninetieth);

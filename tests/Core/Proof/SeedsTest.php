@@ -14,6 +14,7 @@ use OddBench\Rig\Printer;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TradeKnowledge;
+use Tests\Sample;
 
 /** Many machines of each family: the sound ones pass, the weak ones are found, also where nobody measured this machine before. */
 final class SeedsTest extends TestCase
@@ -29,7 +30,7 @@ final class SeedsTest extends TestCase
     #[DataProvider('families')]
     public function test_fifty_sound_machines_raise_no_alarm(string $code): void
     {
-        for ($seed = 1; $seed <= 50; $seed++) {
+        foreach (Sample::of(range(1, 50)) as $seed) {
             $run = $this->proved(
                 $code,
                 ['identify', 'smoke', 'homing', 'travel', 'hotend-hold', 'bed-hold', 'heat-moving', 'free-air'],
@@ -43,7 +44,7 @@ final class SeedsTest extends TestCase
     #[DataProvider('families')]
     public function test_a_weak_heater_is_found_in_every_seed(string $code): void
     {
-        for ($seed = 1; $seed <= 20; $seed++) {
+        foreach (Sample::of(range(1, 20)) as $seed) {
             $run = $this->proved($code, ['identify', 'hotend-hold'], [Fault::HeaterWeak], $seed);
             self::assertSame('failed', $run->state, "seed {$seed}");
             self::assertContains($run->results['hotend-hold']['finding'], ['hotend-slow', 'error-heating'], $run->said);
@@ -53,7 +54,7 @@ final class SeedsTest extends TestCase
     #[DataProvider('families')]
     public function test_resistance_in_the_bed_plug_is_found_without_a_measurement_of_before(string $code): void
     {
-        for ($seed = 1; $seed <= 5; $seed++) {
+        foreach (Sample::of(range(1, 5)) as $seed) {
             $run = $this->proved($code, ['identify', 'bed-hold'], [Fault::BedContact], $seed);
             self::assertSame('bed-slow', $run->results['bed-hold']['finding'], "seed {$seed}: {$run->said}");
             self::assertStringContainsString('usual in its family', $run->said);

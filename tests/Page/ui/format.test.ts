@@ -1,5 +1,4 @@
-import { expect } from '@playwright/test';
-import { test } from './shop';
+import { expect, test } from 'vitest';
 import {
   day,
   dayIn,
@@ -10,9 +9,9 @@ import {
   percent,
   promised,
   since,
-} from '../../resources/js/ui/format';
+} from '@/ui/format';
 
-// how the page says figures; no browser is needed for these
+// how the page says figures
 
 test('a probability is never shown as surer than it is', () => {
   expect([0, 0.0004, 0.0049, 0.005, 0.126, 0.81, 0.994, 0.9951, 1].map(percent)).toEqual([
