@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { existsSync } from 'node:fs';
 
 const flags = [
   '--no-sandbox',
@@ -10,9 +11,15 @@ const flags = [
   '--disable-sync',
 ];
 
+// the one without a window's trimmings, where it is there
+export const browser =
+  process.env['CHROMIUM'] ??
+  ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'].find((path) => existsSync(path)) ??
+  'chromium';
+
 export default defineConfig({
   testDir: 'tests/Browser',
-  outputDir: 'var/browser',
+  outputDir: process.env['PLAYWRIGHT_OUTPUT'] ?? 'var/browser',
   workers: 1,
   timeout: 150_000,
   expect: { timeout: 10_000 },
@@ -20,7 +27,7 @@ export default defineConfig({
   use: {
     baseURL: process.env['ODD_BENCH_URL'] ?? 'http://localhost:8420',
     viewport: { width: 1280, height: 800 },
-    launchOptions: { executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: flags },
+    launchOptions: { executablePath: browser, args: flags },
     // a fifth of the work, and nobody looks at them there
     trace: process.env['CI'] ? 'off' : 'retain-on-failure',
   },

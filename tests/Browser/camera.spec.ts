@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import QRCode from 'qrcode';
 import { enterAs, test } from './shop';
+import { browser as executable } from '../../playwright.config';
 
 const TAG = 'HR-222-X';
 const film = join(tmpdir(), `odd-bench-label-${process.pid}.y4m`);
@@ -30,7 +31,7 @@ function filmed(text: string): Buffer {
 writeFileSync(film, filmed(TAG));
 test.use({
   launchOptions: {
-    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+    executablePath: executable,
     args: [
       '--no-sandbox',
       '--use-fake-ui-for-media-stream',

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { atFind, enterAs, fitsAcross, hasNoBarriers, station, test } from './shop';
+import { atFind, enterAs, fitsAcross, hasNoBarriers, settled, station, test } from './shop';
 
 const ranking = (page: Page) => page.locator('section[aria-labelledby=what-it-could-be] li');
 const card = (page: Page) => page.locator('section[aria-labelledby=do-next]');
@@ -23,7 +23,7 @@ test('findings by pointing, by two keys and by a value; belief moves and the cha
   // a value is judged by the server and moves the ranking at once
   for (let i = 0; i < 30 && !(await page.getByRole('textbox', { name: /Got, of 100/ }).isVisible()); i++) {
     // the ranking of the last finding is here before anything is read from it
-    await page.waitForLoadState('networkidle');
+    await settled(page);
     const asked = await card(page).locator('h3').innerText();
     const other = card(page).getByRole('button', { name: /Feed 100/ });
     // where a mend stands first, as this shop's history may have it, the looks stand under it
@@ -211,7 +211,7 @@ test('a complaint is read at Book in, and quick looks at Find are one card', asy
   await station(page, 'Find');
   await expect(page.getByRole('button', { name: 'Withdraw: wavy vertical walls' })).toBeVisible();
 
-  await page.waitForLoadState('networkidle');
+  await settled(page);
   const listed = card(page).getByRole('button', { name: /quick looks in one go/ });
   // it may stand first, or be one of those to choose instead
   await expect(

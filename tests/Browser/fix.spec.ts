@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { atFind, enterAs, fitsAcross, hasNoBarriers, now, onTheDay, station, test } from './shop';
+import { atFind, enterAs, fitsAcross, hasNoBarriers, now, onTheDay, settled, station, test } from './shop';
 
 /** Walks a new machine to Fix with a cooked liner. */
 async function atFix(page: Page, family: string): Promise<void> {
@@ -18,7 +18,7 @@ async function atFix(page: Page, family: string): Promise<void> {
   await station(page, 'Fix');
   // what comes after the first look at Fix pushes the rest of it down, under the pointer
   await expect(page.getByText('Fetching the tray…')).toBeHidden();
-  await page.waitForLoadState('networkidle');
+  await settled(page);
 }
 
 /** Picks a position until it stands there: a list that moved while it was pressed took no press. */

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { enterAs, fitsAcross, hasNoBarriers, proveOne, station, test } from './shop';
+import { enterAs, fitsAcross, hasNoBarriers, proveOne, settled, station, test } from './shop';
 
 /** The estimate goes to the owner, who goes ahead up to a sum. */
 async function agreed(page: Page, press: RegExp, upTo: string): Promise<void> {
@@ -157,7 +157,7 @@ test('the ledger, claims and what is not fetched are read by everybody who may',
   ] as const) {
     await page.goto(path);
     await expect(page.getByRole('heading', { level: 1, name: heading })).toBeVisible();
-    await page.waitForLoadState('networkidle');
+    await settled(page);
     await hasNoBarriers(page, path);
     await page.setViewportSize({ width: 768, height: 900 });
     await fitsAcross(page);

@@ -1,5 +1,6 @@
 // npm run pictures: every picture of docs/screenshots, anew from the demo shop of the running site. Each is then opened and looked at.
 import { chromium } from '@playwright/test';
+import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 
 const site = process.env.ODD_BENCH_URL ?? 'http://localhost:8420';
@@ -7,7 +8,9 @@ const folder = fileURLToPath(new URL('../../docs/screenshots/', import.meta.url)
 const only = process.argv.slice(2);
 
 const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  executablePath:
+    process.env.CHROMIUM ??
+    (existsSync('/usr/bin/chromium') ? '/usr/bin/chromium' : '/usr/bin/chromium-headless-shell'),
   args: ['--no-sandbox', '--disable-gpu'],
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });

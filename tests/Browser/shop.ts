@@ -1,11 +1,24 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test as base, type BrowserContext, type Page } from '@playwright/test';
+import { expect, test as base, type BrowserContext, type Page, type Request } from '@playwright/test';
 
 /** The time it is where the server is: a whole run may be played on another day than today. */
 export const now = (): number => Date.now() + Number(process.env['SECONDS_AHEAD'] ?? 0) * 1000;
 
+const asked = new WeakMap<Page, Set<Request>>();
+
 /** A browser whose clock goes as the server's. */
 export async function onTheDay(context: BrowserContext): Promise<BrowserContext> {
+  context.on('page', (page) => {
+    const open = new Set<Request>();
+    asked.set(page, open);
+    page.on('request', (one) => open.add(one));
+    page.on('requestfinished', (one) => open.delete(one));
+    page.on('requestfailed', (one) => open.delete(one));
+    // a page that is left takes its questions with it
+    page.on('framenavigated', (frame) => {
+      if (frame === page.mainFrame()) open.clear();
+    });
+  });
   if (process.env['SECONDS_AHEAD']) await context.clock.setSystemTime(now());
   return context;
 }
@@ -13,6 +26,23 @@ export async function onTheDay(context: BrowserContext): Promise<BrowserContext>
 export const test = base.extend({
   context: async ({ context }, use) => use(await onTheDay(context)),
 });
+
+/** Everything the page has asked for is here, and what came has been drawn: nothing more is asked while two frames pass. */
+export async function settled(page: Page): Promise<void> {
+  let quiet = 0;
+  await expect
+    .poll(
+      async () => {
+        await page.evaluate(
+          () => new Promise<void>((done) => requestAnimationFrame(() => requestAnimationFrame(() => done()))),
+        );
+        quiet = (asked.get(page)?.size ?? 0) === 0 ? quiet + 1 : 0;
+        return quiet > 1;
+      },
+      { timeout: 30_000, intervals: [10, 20, 50] },
+    )
+    .toBe(true);
+}
 
 /** Comes in as one of the demo people. */
 export async function enterAs(page: Page, name: string): Promise<void> {
@@ -37,7 +67,7 @@ export async function hasNoBarriers(page: Page, screen: string): Promise<void> {
 /** Nothing sticks out sideways. */
 export async function fitsAcross(page: Page): Promise<void> {
   // with everything on it that comes from the server
-  await page.waitForLoadState('networkidle', { timeout: 30_000 });
+  await settled(page);
   const over = await page.evaluate(
     () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
   );

@@ -14,7 +14,7 @@ abstract class DemoTestCase extends TestCase
     {
         $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
         $app->make(\Illuminate\Contracts\Console\Kernel::class)->bootstrap();
-        config(['database.connections.pgsql.database' => 'odd_bench']);
+        config(['database.connections.pgsql.database' => getenv('DEMO_DATABASE') ?: 'odd_bench']);
 
         return $app;
     }

@@ -1,15 +1,5 @@
 import { expect, test } from 'vitest';
-import {
-  day,
-  dayIn,
-  factor,
-  hours,
-  money,
-  number,
-  percent,
-  promised,
-  since,
-} from '@/ui/format';
+import { day, dayIn, factor, hours, money, number, percent, promised, since } from '@/ui/format';
 
 // how the page says figures
 

@@ -72,7 +72,13 @@ describe('a choice among words', () => {
 
   test('what is likely stands under its digit', async () => {
     const onpick = vi.fn();
-    render(Pick, { label: 'What it does', items, quick: ['strings', 'gone', 'jams-when-warm'], onpick, clears: true });
+    render(Pick, {
+      label: 'What it does',
+      items,
+      quick: ['strings', 'gone', 'jams-when-warm'],
+      onpick,
+      clears: true,
+    });
     const input = screen.getByRole('combobox');
     await fireEvent.focus(input);
     await fireEvent.keyDown(input, { key: '2' });

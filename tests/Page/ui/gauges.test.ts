@@ -87,5 +87,7 @@ describe('what is left of a part', () => {
 test('a tag carries its code, and a red one says so in words', () => {
   const { container, rerender } = render(Tag, { tag: 'TR-222-R' });
   expect(container.textContent.trim()).toBe('TR-222-R');
-  return rerender({ tag: 'TR-222-R', red: true }).then(() => expect(container.textContent).toContain('RED TAG'));
+  return rerender({ tag: 'TR-222-R', red: true }).then(() =>
+    expect(container.textContent).toContain('RED TAG'),
+  );
 });

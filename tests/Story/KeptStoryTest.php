@@ -2,12 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Tests\Demo;
+namespace Tests\Story;
 
 use Database\Seeders\Demo\KeptStory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Storage;
+use Tests\Demo\DemoTestCase;
 
 /**
  * The story that is kept with the code is the one that is played: played anew into a database of its own by this release, and compared
