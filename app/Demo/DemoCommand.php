@@ -72,7 +72,7 @@ final class DemoCommand extends Command
     private function putInPlace(): bool
     {
         KeptStory::putInPlace();
-        $this->laravel->forgetScopedInstances();
+        app()->forgetScopedInstances();
         if ($this->call('odd-bench:migrate') !== self::SUCCESS) {
             return false;
         }

@@ -20,6 +20,8 @@ processors() { taskset -cp $$ 2>/dev/null | sed 's/.*: //' | tr ',' '\n' | while
 
 lanes_run() { # prints each piece as it ends; returns 1 when one failed
   local cpus lane=0 cpu pids=()
+  # a browser is many processes: it goes where there is room
+  ALL_CPUS="$(taskset -cp $$ 2>/dev/null | sed 's/.*: //')"
   mapfile -t cpus < <(processors | head -n "${TEST_LANES:-8}")
   [ "${#cpus[@]}" -gt 0 ] || cpus=("")
   say "Lanes: ${#cpus[@]}, and what mostly waits beside them."

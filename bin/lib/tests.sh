@@ -59,7 +59,7 @@ test_pieces() {
     piece page-rules npm run --silent lint -- --cache --cache-location "$CACHE/eslint"
     piece core-types vendor/bin/phpstan analyse --no-progress --memory-limit=1G
     piece page-style npm run --silent format:check -- --cache --cache-location "$CACHE/prettier"
-    piece page-functions npx vitest run
+    piece page-functions node node_modules/vitest/vitest.mjs run
     piece descriptions test_descriptions
   fi
   if [ "$only" = all ] || [ "$only" = browser ]; then
@@ -190,7 +190,8 @@ test_browser() { # number, of
 
 test_page() {
   local status=0
-  env ODD_BENCH_URL="http://localhost:$WEB_PORT" RIG_WELL="$RIG_WELL" RIG_BAD="$RIG_BAD" PLAYWRIGHT_OUTPUT="var/browser/$LANE" npx playwright test "$@" || status=$?
+  env ODD_BENCH_URL="http://localhost:$WEB_PORT" RIG_WELL="$RIG_WELL" RIG_BAD="$RIG_BAD" PLAYWRIGHT_OUTPUT="var/browser/$LANE" \
+    taskset -c "${ALL_CPUS:-0}" node node_modules/@playwright/test/cli.js test "$@" || status=$?
   kill $TEST_RIGS 2>/dev/null || true
   return "$status"
 }

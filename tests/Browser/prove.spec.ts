@@ -52,7 +52,7 @@ async function begin(page: Page, port: string): Promise<void> {
   await page.getByRole('button', { name: 'all turn' }).click();
 }
 
-test('a repaired machine proves itself on the printer, and its ladder fills @today', async ({ page }) => {
+test('a repaired machine proves itself on the printer, and its ladder fills', async ({ page }) => {
   test.skip(!well, 'needs a simulated printer at speed');
   test.setTimeout(420_000);
   await enterAs(page, 'Bo Lindqvist');

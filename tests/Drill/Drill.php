@@ -35,11 +35,12 @@ final class Drill
         $siege = new Siege($this->site);
         $this->line('half-open callers', $siege->halfOpen(...));
         $this->line('guessed names', $siege->names(...));
-        $this->line('eight big files', $siege->bigFiles(...));
+        $this->line('big files', fn (): string => $siege->bigFiles($this->long));
         $this->line('sessions of twelve hours', $siege->oldSessions(...));
         $this->line('a backup while it writes', fn (): string => $siege->backup($this->part(1)));
         $this->line('disk for files full', $this->disk(...));
         if ($this->long) {
+            $this->line('samples taken in full', $this->samples(...));
             $this->line('every write route, by eight', $this->routes(...));
         }
     }
@@ -388,6 +389,15 @@ final class Drill
         }
 
         return 'a photograph is refused in words, nothing is left behind, everything else works';
+    }
+
+    /** What `test` takes by drawn fifths. */
+    private function samples(): string
+    {
+        exec('TEST_SAMPLE=all '.escapeshellarg(dirname(__DIR__, 2).'/vendor/bin/phpunit').' --testsuite Core 2>&1', $said, $status);
+        $this->must($status === 0, implode("\n", array_slice($said, -30)));
+
+        return trim((string) array_pop($said));
     }
 
     private function routes(): string

@@ -40,7 +40,7 @@ final class ClockCommand extends Command
     private function minute(): void
     {
         try {
-            $this->laravel->forgetScopedInstances();
+            app()->forgetScopedInstances();
             $run = $this->laravel->make(ScheduleRunCommand::class);
             $run->setLaravel($this->laravel);
             $run->run(new ArrayInput([]), new NullOutput);
