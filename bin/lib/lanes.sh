@@ -38,8 +38,9 @@ lanes_run() { # prints each piece as it ends; returns 1 when one failed
   [ -z "$(ls "$LANES_AT/failed")" ]
 }
 
-lane_work() { # lane, list
-  local LANE="$1" line name command
+lane_work() { # lane, list: in a shell of its own
+  local line name command
+  LANE="$1"
   # a lane that takes down what it made also when it is stopped
   trap 'lane_end' EXIT
   while line="$(lane_next "$2")" && [ -n "$line" ]; do

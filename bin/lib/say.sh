@@ -73,7 +73,7 @@ step() {
   local name="$1" began=$SECONDS log status=0 usual="${1%% (*}"
   shift
   log="$(mktemp)"
-  [ -z "${BAR:-}" ] || printf '%s' "$SECONDS" >"$BAR/runs.$usual"
+  [ -z "${BAR:-}" ] || printf '%s\n' "$SECONDS" >"$BAR/runs.$usual"
   # where several go on beside each other, or a bar stands on the line, it is said when it is over
   [ -n "${BESIDE:-}${BAR_PID:-}" ] || printf '%s… ' "$name"
   set +e

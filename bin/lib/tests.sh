@@ -18,6 +18,13 @@ command_test() {
   trap - EXIT
   EXPECTED=""
   test_caches
+  # where a copy of the code is served all lanes serve the same one: it is made before they begin
+  (
+    place test-0
+    make_place
+    copy_code
+    swap_code
+  )
   export TEST_SAMPLE="${TEST_SAMPLE:-$((RANDOM % 5 + 1))}"
   TEST_DAY="${TEST_DAY:-$(php "$ROOT/tests/Browser/draw-day.php")}"
   SECONDS_AHEAD=$(($(date -d "$TEST_DAY" +%s) - $(date +%s)))
@@ -162,8 +169,21 @@ test_story() {
 story_play() {
   rm -rf "$2"
   mkdir -p "$2/cache" "$2/storage/logs" "$2/storage/app/private" "$2"/storage/framework/{cache,sessions,views}
+  story_artisan "$@" -- --play
+}
+
+story_artisan() { # database, folder, --, what the demo command is told
   env ODD_BENCH_STATE="$2" APP_KEY="$(sed -n 's/^APP_KEY=//p' "$ETC/secrets")" DB_DATABASE="$1" DB_PORT="$DB_PORT" DB_PASSWORD="$(db_password)" \
-    php -d opcache.enable_cli=1 -d opcache.jit=0 artisan odd-bench:demo --play
+    php -d opcache.enable_cli=1 -d opcache.jit=0 "$ROOT/artisan" odd-bench:demo "${@:4}"
+}
+
+# demo --keep: in the running demo's cluster, beside it
+story_keep() {
+  pg_admin -U odd_bench_admin -d postgres -c 'DROP DATABASE IF EXISTS odd_bench_story' -c 'CREATE DATABASE odd_bench_story OWNER odd_bench'
+  story_play odd_bench_story "$STATE/story"
+  story_artisan odd_bench_story "$STATE/story" -- --keep
+  rm -rf "$STATE/story"
+  pg_admin -U odd_bench_admin -d postgres -c 'DROP DATABASE odd_bench_story'
 }
 
 # The demo shop's own books, as it stands today.
@@ -244,7 +264,7 @@ test_style() { # number
   elif [ "$1" = 1 ]; then
     files=(app config routes bootstrap)
   else
-    files=(core rig compat database tests public)
+    files=(core rig compat database tests)
   fi
   [ "${#files[@]}" -gt 0 ] || return 0
   TMPDIR="$CACHE/pint" php -d opcache.enable_cli=1 -d opcache.jit=1235 -d opcache.jit_buffer_size=64M vendor/bin/pint --test -q "${files[@]}"

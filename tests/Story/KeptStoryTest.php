@@ -17,6 +17,9 @@ use Tests\Demo\DemoTestCase;
  */
 final class KeptStoryTest extends DemoTestCase
 {
+    /** The console’s output is not mocked, so that no mocking library is needed. */
+    public $mockConsoleOutput = false;
+
     private const PLAYED = 'odd_bench_played';
 
     private const KEPT = 'odd_bench_kept';

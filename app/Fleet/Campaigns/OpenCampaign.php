@@ -139,7 +139,7 @@ final readonly class OpenCampaign
             ->selectRaw('machine_id, max(risk_4) AS risk')
             ->pluck('risk', 'machine_id')
             ->all();
-        foreach ($all->chunk(self::AT_ONCE) as $some) {
+        foreach ($all->sortBy('id')->chunk(self::AT_ONCE) as $some) {
             LookOwed::query()->insert($some->map(static fn (Machine $m): array => [
                 'campaign_id' => $campaign->id,
                 'machine_id' => $m->id,

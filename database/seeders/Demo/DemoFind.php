@@ -105,7 +105,7 @@ final readonly class DemoFind
                 'machine',
                 fn ($m) => $m->where('family', $family)->whereNotIn('id', RedTag::query()->select('machine_id')->whereNull('off_at')),
             )
-            ->orderByDesc('opened_at')
+            ->orderByDesc('opened_at')->orderBy('id')
             ->firstOrFail();
     }
 }

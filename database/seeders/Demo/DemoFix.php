@@ -129,7 +129,7 @@ final readonly class DemoFix
             $this->warranty->note($machine, 'seller', $today->copy()->addMonths(5)->toDateString(), 'invoice in the blue folder');
         }
         // the demo’s simulated printers stand in for those at Prove
-        foreach (Job::query()->whereNull('finished_at')->where('station', 'proof')->get() as $job) {
+        foreach (Job::query()->whereNull('finished_at')->where('station', 'proof')->orderBy('id')->get() as $job) {
             $port = DemoPrinters::port($job->machine->family);
             $job->machine->update(['printer_host' => $port === null ? null : '127.0.0.1', 'printer_port' => $port]);
         }
@@ -142,7 +142,7 @@ final readonly class DemoFix
         }
         $job = Job::query()->whereNull('finished_at')->where('station', 'repair')
             ->whereIn('id', Confirmed::query()->select('job_id')->where('fault', 'hotend-blob')->whereNull('superseded_at'))
-            ->whereNotIn('id', TakenOff::query()->select('job_id')->whereNull('withdrawn_at'))->first();
+            ->whereNotIn('id', TakenOff::query()->select('job_id')->whereNull('withdrawn_at'))->orderBy('id')->first();
         if ($job !== null) {
             Carbon::setTestNow($today->copy()->subMinutes(58));
             $this->openHotEnd($job, $people['imre']);

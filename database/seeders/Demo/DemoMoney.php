@@ -107,7 +107,7 @@ final class DemoMoney
     {
         $bittern = Job::query()->with('machine')->whereNull('finished_at')
             ->whereHas('machine', static fn ($q) => $q->where('family', 'bittern-ht'))
-            ->firstOrFail();
+            ->orderBy('id')->firstOrFail();
         $this->after($bittern, $today->copy()->subDays(3)->setTime(10, 40));
         $this->asked($bittern, $people['sam'], 'email');
         $this->claims($today, $people);
@@ -257,9 +257,9 @@ final class DemoMoney
      */
     private function claims(Carbon $today, array $people): void
     {
-        $cold = Job::query()->with('machine')->where('waits_for', 'claim')->whereNull('finished_at')->firstOrFail();
-        $met = Machine::query()->where('held_as', 'farm')->where('family', 'heron-cx')->firstOrFail();
-        $part = Machine::query()->where('held_as', 'farm')->where('family', 'tern-220')->firstOrFail();
+        $cold = Job::query()->with('machine')->where('waits_for', 'claim')->whereNull('finished_at')->orderBy('id')->firstOrFail();
+        $met = Machine::query()->where('held_as', 'farm')->where('family', 'heron-cx')->orderBy('id')->firstOrFail();
+        $part = Machine::query()->where('held_as', 'farm')->where('family', 'tern-220')->orderBy('id')->firstOrFail();
         Carbon::setTestNow($today->copy()->subDays(40)->setTime(11, 5));
         $won = $this->claimed($met, null, new Claimed(
             'Saltworks Electric', 'supplier', 'part', 'Two of five fans dead on arrival', 1640, 0, null, null, null, [], [],

@@ -130,7 +130,7 @@ final class DemoOrders
 
     private function unpack(Order $order, Randomizer $random, Person $by): void
     {
-        foreach ($order->lines()->with('part')->get() as $line) {
+        foreach ($order->lines()->with('part')->orderBy('id')->get() as $line) {
             $dearer = $random->getInt(0, 9) === 0 ? (int) round($line->pack_cost_minor * $random->getInt(103, 112) / 100) : null;
             $this->receive->receive(
                 $line,

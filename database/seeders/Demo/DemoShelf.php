@@ -222,7 +222,7 @@ final class DemoShelf
             ->whereIn('place', ['service', 'sale'])
             ->whereNotIn('id', Offer::query()->select('machine_id')->whereNotNull('machine_id'))
             ->whereNotIn('id', Job::query()->select('machine_id')->whereNull('finished_at'))
-            ->orderByDesc('hours')
+            ->orderByDesc('hours')->orderBy('id')
             ->first();
         if ($machine === null) {
             return;

@@ -417,7 +417,7 @@ final class DemoShop
         $job = Job::query()->whereNull('finished_at')
             ->where('station', 'diagnosis')
             ->whereNotIn('machine_id', RedTag::query()->select('machine_id')->whereNull('off_at'))
-            ->orderBy('promised_for')
+            ->orderBy('promised_for')->orderBy('id')
             ->firstOrFail();
         $this->hands->on($job, $this->people['bo']);
         Carbon::setTestNow();

@@ -37,6 +37,17 @@ final class ShellTest extends TestCase
         self::assertFileDoesNotExist("{$this->folder}/ran");
     }
 
+    public function test_the_bar_says_what_is_left_of_what_was_expected(): void
+    {
+        $said = $this->shell(
+            'expect "Page packages" 30; expect Page 10; bar_begin; bar_left; echo; : >"$BAR/done.Page packages"; bar_left; echo; '
+            .'printf "%s\\n" "$SECONDS" >"$BAR/runs.Page"; SECONDS=$((SECONDS + 60)); bar_left; echo; bar_end; in_words 95; in_words 40',
+        );
+
+        // what takes longer than usual has a moment left, never nothing and never less
+        self::assertSame(['40 0', '10 75', '2 95', '2 min40 s'], explode("\n", trim($said)));
+    }
+
     public function test_settings_are_what_they_may_be_and_nothing_is_run_that_stands_beside_them(): void
     {
         file_put_contents(
