@@ -120,7 +120,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
                 'This page asks again every three seconds; it is usually back within five.',
                 'If a printer is under proof: its heaters are switched off when this lasts. Look at it.',
             ]),
-            $e instanceof DemoIsFilled => Wait::for($e->getMessage(), ['This page asks again every three seconds and opens by itself when the demo shop is ready.']),
+            $e instanceof DemoIsFilled => Wait::for('The demo shop is being filled', [
+                'That takes about ten seconds. This page asks again every three and opens by itself when the shop is ready.',
+            ]),
             default => null,
         });
     })

@@ -13,6 +13,6 @@ final class DemoIsFilled extends ServiceUnavailableHttpException
 
     public function __construct()
     {
-        parent::__construct(self::RETRY_S, 'The demo shop is being filled, about ten seconds more');
+        parent::__construct(self::RETRY_S, 'The demo shop is being filled; that takes about ten seconds.');
     }
 }

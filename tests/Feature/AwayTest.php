@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Api\KeptFile;
 use App\Api\Problem;
 use App\Api\Refused;
+use App\Demo\WhileFilled;
 use Illuminate\Contracts\Filesystem\Filesystem;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -41,6 +42,22 @@ final class AwayTest extends BenchTestCase
         );
         $write->assertStatus(503);
         self::assertContains($page->getStatusCode(), [200, 503]);
+    }
+
+    public function test_while_the_demo_is_filled_everybody_is_told_and_asks_again(): void
+    {
+        WhileFilled::during(function (): void {
+            $answer = $this->getJson('/api/v1/session')->assertStatus(503);
+            self::assertSame('The demo shop is being filled; that takes about ten seconds.', $answer->json('detail'));
+            $page = $this->get('/machines')->assertStatus(503)->assertSee('The demo shop is being filled')->assertSee('opens by itself');
+            self::assertSame('2', $page->headers->get('Retry-After'));
+        });
+        $this->get('/machines')->assertOk();
+        try {
+            WhileFilled::during(static fn () => throw new \LogicException('it broke'));
+        } catch (\LogicException) {
+            $this->get('/machines')->assertOk();
+        }
     }
 
     public function test_what_the_database_says_when_it_is_killed_starts_or_has_no_room(): void
