@@ -21,7 +21,7 @@ final class DemoCommand extends Command
     protected $signature = 'odd-bench:demo
         {--if-empty : only where nobody is known yet}
         {--reset : whatever was done in it since}
-        {--play : play the story anew and leave it at its own end, on its own days}
+        {--play : play the story again and leave it at its own end, on its own days}
         {--keep : keep the story that was played for the release that is being made}
         {--scale : as large as it may become, for measuring}
         {--today : move the dates of the story so that it ends today}

@@ -221,7 +221,8 @@ final class JobStateTest extends BenchTestCase
         self::assertSame($one, $cases->open($case('jams-when-warm')));
         self::assertNotSame($one, $cases->open($case('jams-when-warm', 'hot-material-used')));
         for ($i = 0; $i < 4; $i++) {
-            $cases->open(['red_tag' => $i % 2 === 0] + $case(...array_slice(['error-thermistor', 'error-heating', 'error-homing'], $i % 3, 1)));
+            $found = ['error-thermistor', 'error-heating', 'error-homing'][$i % 3];
+            $cases->open(['red_tag' => $i % 2 === 0] + $case($found));
         }
         self::assertNotSame($one, $cases->open($case('jams-when-warm')), 'a few are kept, not all');
     }

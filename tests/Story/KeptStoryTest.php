@@ -50,7 +50,12 @@ final class KeptStoryTest extends DemoTestCase
             self::assertSame([], [
                 ...array_map(static fn (string $row): string => "played: {$row}", array_slice($only, 0, self::SHOWN)),
                 ...array_map(static fn (string $row): string => "kept: {$row}", array_slice($gone, 0, self::SHOWN)),
-            ], "{$table}: ".count($only).' rows are played otherwise, '.count($gone).' are kept that nobody plays. bin/odd-bench demo --keep');
+            ], sprintf(
+                '%s: %d rows are played otherwise, %d are kept that nobody plays. bin/odd-bench demo --keep',
+                $table,
+                count($only),
+                count($gone),
+            ));
             self::assertCount(count($kept[$table]), $rows, $table);
         }
     }

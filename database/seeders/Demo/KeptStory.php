@@ -58,7 +58,11 @@ final class KeptStory
         $file = self::scratch();
         File::put($file, (string) gzdecode((string) File::get(database_path(self::HOUSE.'/'.self::TABLES))));
         DB::unprepared('DROP SCHEMA public CASCADE; CREATE SCHEMA public');
-        self::postgres('psql', ['-X', '-q', '--single-transaction', '-v', 'ON_ERROR_STOP=1', '-o', '/dev/null', '-f', $file], 'The story could not be put in place');
+        self::postgres(
+            'psql',
+            ['-X', '-q', '--single-transaction', '-v', 'ON_ERROR_STOP=1', '-o', '/dev/null', '-f', $file],
+            'The story could not be put in place',
+        );
         File::delete($file);
         foreach (File::allFiles(database_path(self::HOUSE.'/files')) as $kept) {
             Storage::put($kept->getRelativePathname(), $kept->getContents());
@@ -79,7 +83,12 @@ final class KeptStory
     {
         $of = Config::array('database.connections.pgsql');
         $where = ["--host={$of['host']}", "--port={$of['port']}", "--username={$of['username']}", "--dbname={$of['database']}"];
-        Tool::run($what, [Tool::POSTGRES."/{$program}", ...$where, ...$options], sys_get_temp_dir(), ['PGPASSWORD' => (string) $of['password']]);
+        Tool::run(
+            $what,
+            [Tool::POSTGRES."/{$program}", ...$where, ...$options],
+            sys_get_temp_dir(),
+            ['PGPASSWORD' => (string) $of['password']],
+        );
     }
 
     private static function scratch(): string
