@@ -10,6 +10,7 @@ use App\Demo\DemoIsFilled;
 use App\Demo\WhileFilled;
 use App\Fleet\Risks\KeepRisks;
 use App\Plan\Making\PlanWatch;
+use App\Stock\Shelf\MovementDays;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -84,6 +85,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // what changed on many machines at once; and, once a night, everything anew
         $schedule->call(static fn (KeepRisks $risks) => $risks->catchUp())->name('changed')->everyMinute()->withoutOverlapping(10);
         $schedule->command('odd-bench:lives --due')->hourlyAt(10)->withoutOverlapping(60)->runInBackground();
+        $schedule->call(static fn (MovementDays $days) => $days->catchUp())->name('sums')->hourlyAt(50);
         // what was heard since the last plan; it is worked out on the queue
         $schedule->call(static function (Application $app): void {
             $app->forgetScopedInstances();

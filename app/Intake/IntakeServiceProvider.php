@@ -18,6 +18,7 @@ final class IntakeServiceProvider extends ServiceProvider
     {
         $this->app->scoped(JobStates::class);
         $this->app->singleton(TableWatch::class);
+        $this->app->scoped(ReadOnce::class);
         $this->app->singleton(LaterSteps::class);
         $this->app->bind(KeepsHistory::class, MachineHistory::class);
         $this->app->tag(MachineHistory::class, StandsAgainst::TAG);

@@ -24,13 +24,13 @@ final readonly class HoldQuery
      * Hours of the visits of every machine that runs, since its counter was read first: repairs only, for a service is no failure.
      */
     private const VISITS = <<<'SQL'
-        WITH came AS (
-            SELECT machine_id, max(id) AS job,
-                string_agg(hours::text, ' ' ORDER BY hours, id) FILTER (WHERE kind = 'repair' AND hours IS NOT NULL) AS visits
-            FROM jobs WHERE ?::text IS NULL OR machine_id IN (SELECT id FROM machines WHERE family = ?) GROUP BY machine_id)
-        SELECT m.id, m.tag, m.family, m.held_as, k.hours, c.hours AS since, j.visits, j.job
-        FROM machines m JOIN machine_risks k ON k.machine_id = m.id LEFT JOIN came j ON j.machine_id = m.id
+        SELECT m.id, m.tag, m.family, m.held_as, k.hours, c.hours AS since, j.times, j.visits
+        FROM machines m JOIN machine_risks k ON k.machine_id = m.id
         JOIN LATERAL (SELECT hours FROM counters WHERE machine_id = m.id AND withdrawn_at IS NULL ORDER BY at, id LIMIT 1) c ON true
+        JOIN LATERAL (
+            -- a visit at which it was first read is why it is known
+            SELECT count(*) AS times, string_agg((hours - c.hours)::text, ' ' ORDER BY hours) FILTER (WHERE ?::bigint IS NULL OR m.id = ?) AS visits
+            FROM jobs WHERE machine_id = m.id AND kind = 'repair' AND hours > c.hours) j ON true
         WHERE k.hours > c.hours AND (?::text IS NULL OR m.family = ?)
         SQL;
 
@@ -65,12 +65,14 @@ final readonly class HoldQuery
     /** @return array{list<HoldLineView>, int} */
     private function machines(): array
     {
-        [$all, $holds] = $this->judged(null);
+        [$all, $holds] = $this->judged(null, null);
+        $worth = array_filter($holds, static fn (HoldsNot $one): bool => $one->worthAWord());
+        $jobs = DB::table('jobs')->whereIn('machine_id', array_map(static fn (int $i): int => (int) $all[$i]->id, array_keys($worth)))
+            ->groupBy('machine_id')->selectRaw('machine_id, max(id) AS job')->pluck('job', 'machine_id');
         $lines = [];
-        foreach ($all as $i => $row) {
-            if ($holds[$i]->worthAWord()) {
-                $lines[] = $this->line($row, $holds[$i]);
-            }
+        foreach ($worth as $i => $one) {
+            $job = $jobs[(int) $all[$i]->id] ?? 0;
+            $lines[] = $this->line($all[$i], $one, is_numeric($job) ? (int) $job : 0);
         }
         usort($lines, static fn (HoldLineView $a, HoldLineView $b): int => [$b->sure, $a->tag] <=> [$a->sure, $b->tag]);
 
@@ -80,38 +82,36 @@ final readonly class HoldQuery
     /** One machine against its sisters; nothing while its counter was read once only. */
     public function ofMachine(Machine $machine): ?HoldsNot
     {
-        [$all, $holds] = $this->judged($machine->family);
-        $at = array_search($machine->id, array_map(static fn (stdClass $row): int => (int) $row->id, $all), true);
-
-        return $at === false ? null : $holds[$at];
+        return array_values($this->judged($machine->family, $machine->id)[1])[0] ?? null;
     }
 
-    /** @return array{list<stdClass>, list<HoldsNot>} */
-    private function judged(?string $family): array
+    /**
+     * @param  string|null  $family  of one, with its sisters
+     * @param  int|null  $one  only this one is judged
+     * @return array{list<stdClass>, array<int, HoldsNot>} machines, and by their place in the list what is judged of them
+     */
+    private function judged(?string $family, ?int $one): array
     {
         $families = $all = [];
-        foreach (DB::select(self::VISITS, [$family, $family, $family, $family]) as $row) {
-            $visits = array_map(
-                static fn (string $h): float => (float) $h - (float) $row->since,
-                $row->visits === null ? [] : explode(' ', $row->visits),
-            );
-            // a visit at which it was first read is why it is known
-            $visits = array_values(array_filter($visits, static fn (float $h): bool => $h > 0.0));
-            $hours = (float) $row->hours - (float) $row->since;
-            $families[$row->family]['visits'] = ($families[$row->family]['visits'] ?? 0) + count($visits);
-            $families[$row->family]['hours'] = ($families[$row->family]['hours'] ?? 0.0) + $hours;
-            $all[] = [$row, $visits, $hours];
+        foreach (DB::select(self::VISITS, [$one, $one, $family, $family]) as $row) {
+            $families[$row->family]['visits'] = ($families[$row->family]['visits'] ?? 0) + (int) $row->times;
+            $families[$row->family]['hours'] = ($families[$row->family]['hours'] ?? 0.0) + (float) $row->hours - (float) $row->since;
+            $all[] = $row;
+        }
+        $holds = [];
+        foreach ($all as $i => $row) {
+            if ($one === null || $one === (int) $row->id) {
+                $visits = $row->visits === null ? [] : array_map(floatval(...), explode(' ', $row->visits));
+                $hours = (float) $row->hours - (float) $row->since;
+                $of = $families[$row->family];
+                $holds[$i] = HoldsNot::of($visits, $hours, $of['visits'] - count($visits), $of['hours'] - $hours);
+            }
         }
 
-        return [array_column($all, 0), array_map(static function (array $one) use ($families): HoldsNot {
-            [$row, $visits, $hours] = $one;
-            $of = $families[$row->family];
-
-            return HoldsNot::of($visits, $hours, $of['visits'] - count($visits), $of['hours'] - $hours);
-        }, $all)];
+        return [$all, $holds];
     }
 
-    private function line(stdClass $row, HoldsNot $holds): HoldLineView
+    private function line(stdClass $row, HoldsNot $holds, int $job): HoldLineView
     {
         return new HoldLineView(
             $row->tag,
@@ -123,7 +123,7 @@ final readonly class HoldQuery
             $holds->sisters?->sistersBetween,
             $holds->sure(),
             $holds->because(),
-            (int) $row->job,
+            $job,
         );
     }
 

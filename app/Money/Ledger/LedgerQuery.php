@@ -8,6 +8,7 @@ use App\Money\Buying\Offer;
 use App\Money\Buying\OffersQuery;
 use App\Shop\Setting;
 use App\Shop\ShopDay;
+use App\Stock\Shelf\MovementDays;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
@@ -35,7 +36,7 @@ final readonly class LedgerQuery
         ORDER BY j.id
         SQL;
 
-    public function __construct(private Knowledge $knowledge, private ShopDay $day, private OffersQuery $offers)
+    public function __construct(private Knowledge $knowledge, private ShopDay $day, private OffersQuery $offers, private MovementDays $moved)
     {
     }
 
@@ -88,7 +89,7 @@ final readonly class LedgerQuery
                 ->where('created_at', '<', $ended)
                 ->sum('price_paid_minor'),
             (int) DB::table('sales')->where('at', '>=', $began)->where('at', '<', $ended)->sum('price_minor'),
-            (int) DB::table('movements')->where('at', '<', $ended)->sum('value_minor'),
+            $this->moved->valueAt(Carbon::parse($ended)),
             (clone $bills)->count(),
             $familyLines,
             $faultLines,

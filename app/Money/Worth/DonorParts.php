@@ -8,6 +8,7 @@ use App\Machines\Fitting;
 use App\Machines\Machine;
 use App\Shop\Setting;
 use App\Stock\Parts\ClassCosts;
+use App\Stock\Shelf\MovementDays;
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Money\DonorPart;
@@ -16,20 +17,7 @@ use OddBench\Money\PartsWorth;
 /** What sits in a machine and could go on the shelf, with what this shop pays and needs of it. */
 final readonly class DonorParts
 {
-    /** How often a class was needed, in the last year and the last two; and what lies there. */
-    private const DEMAND = <<<'SQL'
-        WITH asked AS (
-            SELECT q.class, count(*) AS two, count(*) FILTER (WHERE m.at > ?::timestamptz - interval '1 year') AS year
-            FROM movements m JOIN parts q ON q.id = m.part_id
-            WHERE m.kind = 'used' AND m.at > ?::timestamptz - interval '2 years'
-                AND NOT EXISTS (SELECT 1 FROM movements u WHERE u.undoes_id = m.id)
-            GROUP BY q.class
-        ), lies AS (SELECT class, sum(on_hand) AS on_hand FROM parts GROUP BY class)
-        SELECT lies.class, lies.on_hand, coalesce(asked.year, 0) AS year, coalesce(asked.two, 0) AS two
-        FROM lies LEFT JOIN asked USING (class)
-        SQL;
-
-    public function __construct(private Knowledge $knowledge, private ClassCosts $costs)
+    public function __construct(private Knowledge $knowledge, private ClassCosts $costs, private MovementDays $moved)
     {
     }
 
@@ -57,7 +45,9 @@ final readonly class DonorParts
     private function worth(string $family, ?float $runH, array $fittedAt, array $gone): PartsWorth
     {
         $costs = $this->costs->all()['costs'];
-        $demand = collect(DB::select(self::DEMAND, [now()->toIso8601String(), now()->toIso8601String()]))->keyBy('class');
+        $classes = array_values(array_unique(array_column($this->knowledge->family($family)->positions, 'partClass')));
+        $used = $this->moved->used($classes);
+        $lies = DB::table('parts')->whereIn('class', $classes)->groupBy('class')->selectRaw('class, sum(on_hand) AS n')->pluck('n', 'class');
         $parts = [];
         foreach ($this->knowledge->family($family)->positions as $position) {
             $class = $position->partClass;
@@ -65,7 +55,6 @@ final readonly class DonorParts
                 || ($this->knowledge->wear[$class] ?? null)?->consumable === true) {
                 continue;
             }
-            $asked = $demand->get($class);
             $fitted = $fittedAt[$position->code] ?? 0.0;
             $parts[] = new DonorPart(
                 $this->knowledge->partClasses[$class] ?? $class,
@@ -73,9 +62,9 @@ final readonly class DonorParts
                 (int) round($costs[$class] ?? ($this->knowledge->prices[$class] ?? 0.0) * Setting::benchMinuteMinor()),
                 $runH === null ? null : max(0.0, $runH - $fitted),
                 $this->knowledge->lifeHours($position),
-                (int) ($asked->year ?? 0),
-                (int) ($asked->two ?? 0),
-                (int) ($asked->on_hand ?? 0),
+                $used[$class]['year'] ?? 0,
+                $used[$class]['two'] ?? 0,
+                is_numeric($n = $lies[$class] ?? 0) ? (int) $n : 0,
             );
         }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Money\Worth;
 
-use App\Diagnosis\Faults\Confirmed;
 use App\Intake\Job;
 use App\Intake\JobState;
 use App\Machines\KnowsIfItHolds;
@@ -14,6 +13,7 @@ use App\Money\Charges\PartsOfJob;
 use App\Money\Estimates\EstimateQuery;
 use App\Money\Terms\PriceList;
 use App\Shop\Setting;
+use Illuminate\Support\Facades\DB;
 use OddBench\Money\Estimate;
 use OddBench\Money\EstimateLine;
 use OddBench\Money\JobSoFar;
@@ -24,6 +24,9 @@ use OddBench\Money\RepairValue;
 final readonly class WorthQuery
 {
     private const PIECES = 12;
+
+    /** Of so many of the latest repairs it is counted how many came back: how a shop works today, not how it once did. */
+    private const LATEST = 2000;
 
     public function __construct(
         private DonorParts $donor,
@@ -138,12 +141,15 @@ final readonly class WorthQuery
         return $job->machine->held_as === 'owner';
     }
 
-    /** That a mend holds, by how often machines came back to this shop. */
+    /** That a mend holds, by how often machines came back to this shop of late. */
     private function chance(): float
     {
-        $jobs = Confirmed::query()->whereNull('superseded_at')->distinct()->count('job_id');
-        $back = Confirmed::query()->whereNotNull('comeback_of')->whereNull('superseded_at')->distinct()->count('job_id');
+        $count = DB::selectOne(
+            'SELECT count(*) AS jobs, count(*) FILTER (WHERE back) AS back FROM (SELECT job_id, bool_or(comeback_of IS NOT NULL) AS back
+                FROM diagnoses WHERE superseded_at IS NULL GROUP BY job_id ORDER BY job_id DESC LIMIT ?) AS latest',
+            [self::LATEST],
+        );
 
-        return RepairValue::holds($jobs, $back);
+        return RepairValue::holds((int) ($count->jobs ?? 0), (int) ($count->back ?? 0));
     }
 }

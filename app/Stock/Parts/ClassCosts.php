@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock\Parts;
 
+use App\Intake\ReadOnce;
 use App\Stock\Orders\LeadTimes;
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
@@ -29,7 +30,7 @@ final readonly class ClassCosts
             WHERE q.class = p.class AND (p.on_hand <= 0 OR p.cost IS NULL)) o
         SQL;
 
-    public function __construct(private Knowledge $knowledge)
+    public function __construct(private Knowledge $knowledge, private ReadOnce $once)
     {
     }
 
@@ -39,9 +40,15 @@ final readonly class ClassCosts
      */
     public function all(): array
     {
+        return $this->once->of(self::class, $this->read(...));
+    }
+
+    /** @return array{costs: array<string, float>, on_shelf: list<string>, waiting: array<string, float>} */
+    private function read(): array
+    {
         $costs = $onShelf = [];
         $waiting = array_fill_keys(array_keys($this->knowledge->partClasses), $this->knowledge->bench->waitingDays);
-        // both in one question: it is asked with every finding
+        // both in one question
         $both = (array) DB::selectOne(
             'SELECT (SELECT json_agg(c) FROM ('.self::COSTS.') c) AS costs, (SELECT json_agg(l) FROM ('.LeadTimes::SQL.') l) AS leads',
         );

@@ -53,7 +53,8 @@ final class DemoScale
             $this->levels();
             $say(sprintf('%d movements', DB::table('movements')->count()));
         });
-        DB::statement('ANALYZE');
+        $this->days->catchUp();
+        DB::statement('VACUUM ANALYZE');
     }
 
     private function machines(): void
