@@ -81,6 +81,7 @@ final readonly class LastOfKind
             ->whereNotIn('place', ['scrap', 'donor'])
             ->get()
             ->keyBy('id');
+        $classes = DB::table('parts')->whereIntegerInRaw('id', $partIds)->distinct()->pluck('class')->all();
         $fitted = Fitting::query()->whereIn('machine_id', $machines->keys())
             ->whereNull('removed_at')
             ->get()
@@ -92,7 +93,9 @@ final readonly class LastOfKind
             $position = $machine === null || $latest === null
                 ? null
                 : ($this->knowledge->family($machine->family)->positions[$latest->position] ?? null);
-            if ($machine === null || $position === null || $this->faces->from($position, $own, $fitted->get($key))->left() > 0) {
+            if ($machine === null || $position === null || ! in_array($position->partClass, $classes, true)
+                || $this->faces->from($position, $own, $fitted->get($key))->left() > 0
+            ) {
                 continue;
             }
             $parts = PartChoice::fitting(
