@@ -4,18 +4,19 @@ declare(strict_types=1);
 
 namespace App\Repair\Positions;
 
+use App\Api\Iso;
 use App\Machines\FacesQuery;
-use App\Machines\Fitting;
 use App\Machines\HoursQuery;
 use App\Machines\Machine;
 use App\Machines\RailTurn;
-use App\Stock\Parts\Part;
-use Illuminate\Support\Collection;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Knowledge\Position;
 use OddBench\Machines\Faces;
 use OddBench\Machines\HoursJudged;
 use OddBench\Machines\Worn;
+use stdClass;
 
 /** What sits in the positions of a machine, since when, and what sat there before. */
 final readonly class PositionsQuery
@@ -24,23 +25,37 @@ final readonly class PositionsQuery
     {
     }
 
+    private const EARLIER = 5;
+
+    private const FITTED = <<<'SQL'
+        SELECT f.id, f.position, f.part_id, f.movement_id, f.fitted_hours, f.removed_hours, f.upgrade, f.reason, f.became, f.grade,
+            %s AS fitted_at, %s AS removed_at, p.name AS part, w.name AS by
+        FROM fittings f LEFT JOIN parts p ON p.id = f.part_id LEFT JOIN people w ON w.id = f.person_id
+        WHERE f.machine_id = ? ORDER BY f.id
+        SQL;
+
     /** @return list<FittingView> */
     public function of(Machine $machine): array
     {
-        $fitted = Fitting::query()->with('person')->where('machine_id', $machine->id)->orderBy('id')->get()->groupBy('position');
-        $parts = Part::query()->whereIn('id', $fitted->flatten()->pluck('part_id')->filter()->unique())->pluck('name', 'id')->all();
+        $rows = DB::select(sprintf(self::FITTED, Iso::sql('f.fitted_at'), Iso::sql('f.removed_at')), [$machine->id]);
+        $fitted = [];
+        foreach ($rows as $row) {
+            $fitted[$row->position][] = $row;
+        }
         $turns = RailTurn::query()->where('machine_id', $machine->id)->orderBy('id')->get();
         $hours = $this->hours->ofOne($machine);
         $views = [];
         foreach ($this->knowledge->families[$machine->family]->positions ?? [] as $position) {
-            $all = $fitted->get($position->code) ?? new Collection;
+            $all = $fitted[$position->code] ?? [];
+            $now = self::first($all);
+            $own = $turns->where('position', $position->code);
             $views[] = $this->position(
                 $position,
                 $hours,
                 $machine->hoursRun(),
                 $all,
-                $parts,
-                $this->faces->from($position, $turns->where('position', $position->code), $all->firstWhere('removed_at', null)),
+                $now,
+                $this->faces->from($position, $own, $now === null || $own->isEmpty() ? null : Carbon::parse($now->fitted_at)),
             );
         }
 
@@ -48,37 +63,36 @@ final readonly class PositionsQuery
     }
 
     /**
-     * @param  Collection<int, Fitting>  $all  what sat there, in order
-     * @param  array<int, string>  $parts  id => name
+     * @param  list<stdClass>  $all  what sat there, in order
+     * @param  stdClass|null  $now  of these, what sits there
      */
     private function position(
         Position $position,
         ?HoursJudged $judged,
         ?float $lastRead,
-        Collection $all,
-        array $parts,
+        array $all,
+        ?stdClass $now,
         Faces $faces,
     ): FittingView {
         $hours = $judged->hours ?? $lastRead;
-        $now = $all->firstWhere('removed_at', null);
         $from = $now?->fitted_hours === null ? null : (float) $now->fitted_hours;
-        $earlier = $all->whereNotNull('removed_at')->sortByDesc('id');
+        $earlier = array_reverse(array_filter($all, static fn (stdClass $f): bool => $f->removed_at !== null));
         // a position nothing was ever fitted to has run as long as the machine
         $ran = $hours === null
             ? null
-            : ($now === null ? ($all->isEmpty() ? $hours : null) : ($from === null ? null : $hours - $from));
+            : ($now === null ? ($all === [] ? $hours : null) : ($from === null ? null : $hours - $from));
         $life = $this->knowledge->lifeHours($position);
 
         return new FittingView(
             position: $position->code,
             name: $position->name,
             partClass: $position->partClass,
-            part: $parts[$now->part_id ?? 0] ?? null,
-            fittedAt: $now?->fitted_at->toIso8601String(),
+            part: $now?->part,
+            fittedAt: $now?->fitted_at,
             fittedHours: $from,
             hoursOnIt: $ran === null ? null : round($ran, 1),
             about: $judged?->read === false,
-            replacements: $all->whereNotNull('movement_id')->count(),
+            replacements: count(array_filter($all, static fn (stdClass $f): bool => $f->movement_id !== null)),
             place: ($this->knowledge->wear[$position->partClass] ?? null)?->place,
             lifeHours: $life,
             lifeShare: Worn::share($ran, $life),
@@ -86,20 +100,34 @@ final readonly class PositionsQuery
             faces: $position->faces,
             facesUsed: $faces->used(),
             upgrade: $now->upgrade ?? false,
-            empty: $now === null && $all->isNotEmpty(),
+            empty: $now === null && $all !== [],
             reason: $now?->reason,
-            by: $now?->person?->name,
-            earlier: array_values($earlier->take(5)->map(static fn (Fitting $f): EarlierFittingView => new EarlierFittingView(
-                $parts[$f->part_id ?? 0] ?? null,
-                $f->part_id === null ? null : $f->fitted_at->toIso8601String(),
-                $f->removed_at?->toIso8601String(),
+            by: $now?->by,
+            earlier: array_map(static fn (stdClass $f): EarlierFittingView => new EarlierFittingView(
+                $f->part,
+                $f->part_id === null ? null : $f->fitted_at,
+                $f->removed_at,
                 $f->removed_hours === null || $f->fitted_hours === null ? null : (float) $f->removed_hours - (float) $f->fitted_hours,
                 match ($f->became) {
                     'spare' => "kept as a spare, {$f->grade}", 'seller' => 'back to the seller',
                     'lost' => 'lost', 'scrap' => 'scrapped', default => null
                 },
                 $f->reason,
-            ))->all()),
+            ), array_slice($earlier, 0, self::EARLIER)),
         );
+    }
+
+    /**
+     * @param  list<stdClass>  $all
+     */
+    private static function first(array $all): ?stdClass
+    {
+        foreach ($all as $fitting) {
+            if ($fitting->removed_at === null) {
+                return $fitting;
+            }
+        }
+
+        return null;
     }
 }

@@ -94,7 +94,7 @@ final readonly class LastOfKind
                 ? null
                 : ($this->knowledge->family($machine->family)->positions[$latest->position] ?? null);
             if ($machine === null || $position === null || ! in_array($position->partClass, $classes, true)
-                || $this->faces->from($position, $own, $fitted->get($key))->left() > 0
+                || $this->faces->from($position, $own, $fitted->get($key)?->fitted_at)->left() > 0
             ) {
                 continue;
             }
