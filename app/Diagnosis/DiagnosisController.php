@@ -81,7 +81,7 @@ final readonly class DiagnosisController
         Gate::authorize(Ability::Work);
         /** @var list<string> $faults */
         $faults = array_values((array) $request->validated('faults'));
-        $confirm->confirm(Job::query()->findOrFail($job), $faults, $request->integer('version'), Here::person());
+        $confirm->confirm($job, $faults, $request->integer('version'), Here::person());
 
         return $this->show->of($job);
     }
@@ -90,7 +90,7 @@ final readonly class DiagnosisController
     {
         Gate::authorize(Ability::Work);
         $confirm->pass(
-            Job::query()->findOrFail($job),
+            $job,
             $request->string('reason')->toString(),
             $request->integer('version'),
             Here::person(),
@@ -103,7 +103,7 @@ final readonly class DiagnosisController
     {
         Gate::authorize(Ability::Work);
         $confirm->supersede(
-            Job::query()->findOrFail($job),
+            $job,
             $request->string('fault')->toString(),
             $request->words('overturnedBy'),
             $request->integer('version'),

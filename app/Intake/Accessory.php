@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use OddBench\Intake\CameAlong;
 
@@ -23,6 +24,12 @@ final class Accessory extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return Collection<int, self> of a job */
+    public static function of(JobState $state): Collection
+    {
+        return $state->readOnce('accessories', static fn (): Collection => self::query()->where('job_id', $state->job->id)->orderBy('id')->get());
+    }
 
     public function judged(): CameAlong
     {

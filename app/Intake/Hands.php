@@ -31,13 +31,14 @@ final class Hands
         if ($open !== null) {
             $this->end($open);
         }
-        WorkSpell::query()->create([
+        $spell = WorkSpell::query()->create([
             'job_id' => $job->id,
             'person_id' => $person->id,
             'station' => $job->station->value,
             'began_at' => now(),
             'last_seen_at' => now(),
         ]);
+        $job->setRelation('spell', $spell->setRelation('person', $person));
     }
 
     public function off(Job $job, ?Person $person = null): void

@@ -18,7 +18,8 @@ final class JobState
     /** What a write raises or works out at its end: nothing that is read of a job rests on it. */
     private const BOOKKEEPING = ['version', 'next_step', 'next_minutes'];
 
-    private const WHERE_IT_STANDS = ['station', 'station_since'];
+    /** Where it stands and what it waits for: what is worked out rests on that, what was read does not. */
+    private const STANDS = ['station', 'station_since', 'waits_for', 'waits_note', 'waits_until', 'waits_since', 'waits_hot', 'asked'];
 
     /** @var WeakMap<Job, self>|null */
     private static ?WeakMap $within = null;
@@ -95,7 +96,7 @@ final class JobState
      */
     public function part(string $of): JobPart
     {
-        if (! isset($this->parts[$of]) || (! is_subclass_of($of, PartOfOthers::class) && ! $this->stillTrue($of, self::WHERE_IT_STANDS))) {
+        if (! isset($this->parts[$of]) || (! is_subclass_of($of, PartOfOthers::class) && ! $this->stillTrue($of, self::STANDS))) {
             $read = $this->reading(
                 $of,
                 fn (): array => $of::read(collect($this->together)->map(static fn (self $s): Job => $s->job)->values()),
@@ -121,7 +122,32 @@ final class JobState
      */
     public function once(string $what, callable $make): mixed
     {
-        if (! array_key_exists($what, $this->once) || ! $this->stillTrue($what, [])) {
+        return $this->kept($what, [], $make);
+    }
+
+    /**
+     * What is read of this job alone, read once: where the job stands does not matter to it.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $read
+     * @return T
+     */
+    public function readOnce(string $what, callable $read): mixed
+    {
+        return $this->kept($what, self::STANDS, $read);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  list<string>  $besides  columns of the job that do not matter to it
+     * @param  callable(): T  $make
+     * @return T
+     */
+    private function kept(string $what, array $besides, callable $make): mixed
+    {
+        if (! array_key_exists($what, $this->once) || ! $this->stillTrue($what, $besides)) {
             $this->once[$what] = $this->reading($what, $make);
         }
         /** @var T $made */

@@ -40,7 +40,9 @@ use App\Repair\WorkOnJob;
 use App\Safety\AnswersOfJob;
 use App\Safety\RedTagView;
 use App\Safety\SafetyOfJob;
+use App\Shop\Person;
 use App\Shop\Setting;
+use App\Stock\Shelf\Movement;
 use App\Stock\Shelf\MovementView;
 use App\Stock\Shelf\StockOfJob;
 use OddBench\Intake\Station;
@@ -72,16 +74,15 @@ final readonly class ReadJob implements ShowJob
         $job = $state->job;
         $machine = $job->machine->loadMissing('owner');
         $found = FoundInJob::of($state);
-        $found->findings()->loadMissing('person');
-        $found->diagnoses->loadMissing(['person', 'earlier']);
+        $found->diagnoses->loadMissing('earlier');
         $work = WorkOnJob::of($state);
-        $work->mends->loadMissing('person');
         $mended = $work->mended();
         $stock = StockOfJob::of($state);
-        $stock->movements->loadMissing(['person', 'undoneBy', 'bad', 'machine', 'job.machine']);
+        $stock->movements->each(static fn (Movement $m) => $m->setRelation('job', $job))->loadMissing(['undoneBy', 'bad', 'machine']);
         $safety = SafetyOfJob::of($state);
-        $release = Release::query()->where('job_id', $id)->first();
-        $job->load('spell.person');
+        $release = $job->isOpen() ? null : Release::query()->where('job_id', $id)->first();
+        $job->loadMissing('spell');
+        Person::name([...$found->findings(), ...$found->diagnoses, ...$work->mends, ...$stock->movements, ...array_filter([$job->spell])]);
 
         return new WholeJobView(
             id: $job->id,
@@ -90,7 +91,7 @@ final readonly class ReadJob implements ShowJob
                 $machine,
                 $this->knowledge,
                 $safety->redTag !== null,
-                Job::openOf([$machine->id])[$machine->id] ?? null,
+                $job->isOpen() ? $id : Job::openOf([$machine->id])[$machine->id] ?? null,
                 $this->hours->ofOne($machine),
             ),
             kind: $job->kind->value,
@@ -99,7 +100,7 @@ final readonly class ReadJob implements ShowJob
             complaint: $job->complaint,
             screenSaid: $job->screen_said,
             cameAlong: $job->came_along,
-            accessories: array_values(Accessory::query()->where('job_id', $id)->orderBy('id')->get()->map(AccessoryView::of(...))->all()),
+            accessories: array_values(Accessory::of($state)->map(AccessoryView::of(...))->all()),
             began: $job->began,
             hours: $job->hours === null ? null : (float) $job->hours,
             hoursAbout: $job->hours_about,

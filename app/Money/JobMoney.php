@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Money;
 
-use App\Intake\Job;
-use App\Intake\JobState;
+use App\Intake\JobStates;
 use App\Intake\Photograph;
 use App\Intake\PhotographView;
 use App\Money\Buying\Offer;
@@ -23,6 +22,7 @@ use App\Money\Messages\Message;
 use App\Money\Messages\MessageView;
 use App\Money\Pickup\PickupsQuery;
 use App\Money\Worth\WorthQuery;
+use App\Shop\Person;
 use OddBench\Intake\Station;
 use OddBench\Knowledge\Knowledge;
 
@@ -35,18 +35,21 @@ final readonly class JobMoney
         private ChargeQuery $charge,
         private WorthQuery $worth,
         private PickupsQuery $pickups,
+        private JobStates $states,
     ) {
     }
 
     public function of(int $id, ?int $sellsAt = null, ?int $asIs = null): JobMoneyView
     {
-        $state = JobState::of(Job::query()->with('machine.owner')->findOrFail($id));
+        $state = $this->states->of($id);
         $job = $state->job;
+        $job->machine->loadMissing('owner');
         $family = $this->knowledge->familyName($job->machine->family);
         $estimate = $this->estimate->of($state);
         $estimates = EstimatesOfJob::of($state);
-        $estimates->sent->loadMissing(['person', 'answer.person']);
-        $bill = Bill::query()->with('person')->where('job_id', $id)->first();
+        $bill = Bill::of($state);
+        $messages = Message::query()->where('job_id', $id)->orderByDesc('id')->get();
+        Person::name([...$estimates->sent, ...$estimates->sent->pluck('answer')->filter(), ...array_filter([$bill]), ...$messages]);
         $charge = $this->charge->draft($state);
         $pickup = $this->pickups->ofJob($id);
         $approval = $estimates->approval();
@@ -75,12 +78,10 @@ final readonly class JobMoney
             $this->worth->of($state, $sellsAt, $asIs),
             $charge,
             $bill === null ? null : BillView::of($bill),
-            array_values(
-                Message::query()->with('person')->where('job_id', $id)->orderByDesc('id')->get()->map(MessageView::of(...))->all(),
-            ),
+            array_values($messages->map(MessageView::of(...))->all()),
             array_values(Photograph::query()->where('job_id', $id)->orderBy('id')->get()->map(PhotographView::of(...))->all()),
             $pickup,
-            Offer::query()->where('machine_id', $job->machine_id)->first()?->id,
+            Offer::ofJob($state)?->id,
             SellMachine::may($job->machine),
             $job->isOpen() && $job->station === Station::Release && $job->machine->held_as === 'owner' && $pickup === null,
             "/o/{$job->machine->page_key}",

@@ -45,7 +45,7 @@ final readonly class JobMoneyController
     public function sendEstimate(int $job, SendEstimateRequest $request, SendEstimate $send): JobMoneyView
     {
         Gate::authorize(Ability::SeeMoney);
-        $send->send($this->job($job), self::way($request), $request->integer('upToFinding'), Here::person());
+        $send->send($job, self::way($request), $request->integer('upToFinding'), Here::person());
 
         return $this->money->of($job);
     }

@@ -32,13 +32,9 @@ final readonly class GateQuery
             ),
             safetyAnswered: $walk->safetyAnswered,
             atSendOut: $state->job->station === Station::Release,
-            notBack: $state->once('notBack', static fn (): array => array_values(array_filter(
-                Accessory::query()->where('job_id', $state->job->id)
-                    ->orderBy('id')
-                    ->get()
-                    ->map(static fn (Accessory $a): ?string => $a->judged()->isMissing())
-                    ->all(),
-            ))),
+            notBack: array_values(array_filter(
+                Accessory::of($state)->map(static fn (Accessory $a): ?string => $a->judged()->isMissing())->all(),
+            )),
         );
     }
 }

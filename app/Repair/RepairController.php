@@ -44,7 +44,7 @@ final readonly class RepairController
     {
         Gate::authorize(Ability::Work);
         $use->use(
-            Job::query()->findOrFail($job),
+            $job,
             Part::numbered($request->string('part')->trim()->toString()),
             $request->integer('quantity'),
             $request->words('position'),

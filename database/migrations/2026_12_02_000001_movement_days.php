@@ -33,7 +33,7 @@ return new class extends Migration
         DB::statement("CREATE INDEX jobs_repairs ON jobs (machine_id, hours) WHERE kind = 'repair'");
         // a part that is put into another class takes what moved with it
         DB::unprepared(<<<'SQL'
-            CREATE FUNCTION movement_days_follow() RETURNS trigger LANGUAGE plpgsql AS $$
+            CREATE OR REPLACE FUNCTION movement_days_follow() RETURNS trigger LANGUAGE plpgsql AS $$
             DECLARE summed bigint := (SELECT up_to FROM movement_sums FOR UPDATE);
             BEGIN
                 UPDATE movement_days d SET used = d.used - s.used, value_minor = d.value_minor - s.value
@@ -43,7 +43,7 @@ return new class extends Migration
                 ON CONFLICT (class, day) DO UPDATE SET used = d.used + excluded.used, value_minor = d.value_minor + excluded.value_minor;
                 RETURN NEW;
             END $$;
-            CREATE FUNCTION movement_days_of(part bigint, after bigint, up_to bigint) RETURNS TABLE (class varchar, day date, used int, value bigint) LANGUAGE sql STABLE AS $$
+            CREATE OR REPLACE FUNCTION movement_days_of(part bigint, after bigint, up_to bigint) RETURNS TABLE (class varchar, day date, used int, value bigint) LANGUAGE sql STABLE AS $$
                 -- what is taken back was never used: it leaves the day on which it was taken
                 SELECT p.class, (s.at AT TIME ZONE 'UTC')::date, sum(s.used)::int, sum(s.value)::bigint FROM (
                     SELECT m.part_id, m.at, (m.kind = 'used')::int AS used, m.value_minor AS value
@@ -61,7 +61,7 @@ return new class extends Migration
 
     public function down(): void
     {
-        DB::unprepared('DROP TRIGGER movement_days_follow ON parts; DROP FUNCTION movement_days_follow; DROP FUNCTION movement_days_of');
+        DB::unprepared('DROP TRIGGER movement_days_follow ON parts; DROP FUNCTION movement_days_follow(); DROP FUNCTION movement_days_of(bigint, bigint, bigint)');
         DB::statement('DROP INDEX jobs_repairs');
         DB::statement('DROP INDEX parts_class_index');
         DB::statement('CREATE INDEX parts_class_index ON parts (class)');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Diagnosis\Findings\EverConfirmed;
+use App\Diagnosis\Findings\EverFound;
 use App\Diagnosis\Findings\FoundInJob;
 use App\Diagnosis\Ranking\OpenedCases;
 use App\Intake\Findings;
@@ -46,7 +48,8 @@ final class JobStateTest extends BenchTestCase
                 foreach ([
                     AnswersOfJob::class,
                     SafetyOfJob::class,
-                    FoundInJob::class,
+                    EverFound::class,
+                    EverConfirmed::class,
                     StockOfJob::class,
                     WorkOnJob::class,
                     ProofsOfJob::class,

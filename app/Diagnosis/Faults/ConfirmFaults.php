@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Diagnosis\Faults;
 
 use App\Api\Refused;
+use App\Diagnosis\Findings\FoundInJob;
 use App\Diagnosis\Ranking\DiagnosisQuery;
 use App\Intake\Job;
 use App\Intake\JobRecord;
@@ -31,25 +32,27 @@ final readonly class ConfirmFaults
     }
 
     /**
+     * @param  Job|int  $job  the job, or its id
      * @param  list<string>  $faults  codes
      *
      * @throws InputError for an unknown fault, or one this machine cannot have
      */
-    public function confirm(Job $job, array $faults, int $version, Person $by): Job
+    public function confirm(Job|int $job, array $faults, int $version, Person $by): Job
     {
         return $this->record->write($job, $by, $version, function (Job $job) use ($faults, $by): Said {
             $beliefs = [];
             foreach ($this->diagnosis->of(JobState::of($job))->suspects() as $suspect) {
                 $beliefs[$suspect->code] = $suspect->probability;
             }
+            $already = FoundInJob::of(JobState::of($job))->faults();
             $words = [];
-            foreach ($faults as $i => $code) {
+            foreach (array_unique($faults) as $i => $code) {
                 $fault = $this->knowledge->fault($code, "faults.{$i}");
                 $belief = $beliefs[$code] ?? throw InputError::at(
                     "faults.{$i}",
                     "“{$fault->name}” cannot be on this machine: its family lacks what it takes.",
                 );
-                if (Confirmed::query()->where(['job_id' => $job->id, 'fault' => $code])->whereNull('superseded_at')->exists()) {
+                if (in_array($code, $already, true)) {
                     continue;
                 }
                 $earlier = $this->comebacks->of($job->machine, $code);
@@ -83,7 +86,7 @@ final readonly class ConfirmFaults
     }
 
     /** Nothing is to be mended here: the reason stands in the record. */
-    public function pass(Job $job, string $reason, int $version, Person $by): Job
+    public function pass(Job|int $job, string $reason, int $version, Person $by): Job
     {
         return $this->record->write($job, $by, $version, function (Job $job) use ($reason): Said {
             if (mb_strlen(trim($reason)) < 3) {
@@ -97,7 +100,7 @@ final readonly class ConfirmFaults
     }
 
     /** It was something else: the wrong diagnosis stays in the record with what overturned it. */
-    public function supersede(Job $job, string $fault, ?string $overturnedBy, int $version, Person $by): Job
+    public function supersede(Job|int $job, string $fault, ?string $overturnedBy, int $version, Person $by): Job
     {
         $known = $this->knowledge->fault($fault);
         $finding = $overturnedBy === null ? null : $this->knowledge->finding($overturnedBy, 'overturnedBy');

@@ -6,14 +6,12 @@ namespace App\Diagnosis\Findings;
 
 use App\Diagnosis\Faults\Confirmed;
 use App\Intake\Job;
-use App\Intake\JobPart;
 use App\Intake\JobState;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Support\Collection as Jobs;
 use WeakMap;
 
 /** What was found in a job and what was made of it, withdrawn and superseded ones among them. */
-final readonly class FoundInJob implements JobPart
+final readonly class FoundInJob
 {
     /**
      * @param  Collection<int, JobFinding>  $everFound
@@ -25,25 +23,8 @@ final readonly class FoundInJob implements JobPart
 
     public static function of(JobState $state): self
     {
-        return $state->part(self::class);
-    }
-
-    public static function read(Jobs $jobs): array
-    {
-        $unread = $jobs->reject(static fn (Job $job): bool => self::carriedBy($job) !== null)->pluck('id');
-        $found = $unread->isEmpty()
-            ? new Collection
-            : JobFinding::query()->whereIn('job_id', $unread)->orderBy('id')->get()->groupBy('job_id');
-        $diagnoses = Confirmed::query()->whereIn('job_id', $jobs->pluck('id'))->orderBy('id')->get()->groupBy('job_id');
-        $parts = [];
-        foreach ($jobs as $job) {
-            $parts[$job->id] = new self(
-                self::carriedBy($job) ?? $found->get($job->id) ?? new Collection,
-                $diagnoses->get($job->id) ?? new Collection,
-            );
-        }
-
-        return $parts;
+        // two parts, for a write to one of them leaves the other as it was read
+        return new self($state->part(EverFound::class)->findings, $state->part(EverConfirmed::class)->diagnoses);
     }
 
     /**
@@ -64,7 +45,7 @@ final readonly class FoundInJob implements JobPart
     }
 
     /** @return Collection<int, JobFinding>|null */
-    private static function carriedBy(Job $job): ?Collection
+    public static function carriedBy(Job $job): ?Collection
     {
         [$version, $carried] = self::carried()[$job] ?? [null, null];
 

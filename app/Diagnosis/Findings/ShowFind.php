@@ -9,6 +9,7 @@ use App\Intake\JobStates;
 use App\Safety\RedTagView;
 use App\Safety\SafetyOfJob;
 use App\Shop\Here;
+use App\Shop\Person;
 use OddBench\Input\InputError;
 use OddBench\Knowledge\Knowledge;
 
@@ -23,7 +24,8 @@ final readonly class ShowFind
     {
         $state = $this->states->of($job);
         $tag = SafetyOfJob::of($state)->redTag;
-        $findings = FoundInJob::of($state)->findings()->loadMissing('person');
+        $findings = FoundInJob::of($state)->findings();
+        Person::name($findings->all());
         try {
             $diagnosis = $this->show->of($state, $swapFirst);
         } catch (InputError) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Money\Buying;
 
+use App\Intake\JobState;
 use App\Machines\Machine;
 use App\Shop\Person;
 use Illuminate\Database\Eloquent\Collection;
@@ -50,6 +51,12 @@ final class Offer extends Model
     protected $guarded = [];
 
     protected $casts = ['findings' => 'array', 'at' => 'datetime', 'decided_at' => 'datetime'];
+
+    /** The one its machine was bought by. */
+    public static function ofJob(JobState $state): ?self
+    {
+        return $state->readOnce('offer', static fn (): ?self => self::query()->where('machine_id', $state->job->machine_id)->first());
+    }
 
     /** @return BelongsTo<Machine, $this> */
     public function machine(): BelongsTo

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Money\Charges;
 
 use App\Intake\Job;
+use App\Intake\JobState;
 use App\Shop\Person;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -38,6 +39,11 @@ final class Bill extends Model
     protected $guarded = [];
 
     protected $casts = ['lines' => 'array', 'at' => 'datetime'];
+
+    public static function of(JobState $state): ?self
+    {
+        return $state->readOnce('bill', static fn (): ?self => self::query()->where('job_id', $state->job->id)->first());
+    }
 
     /** @return BelongsTo<Job, $this> */
     public function job(): BelongsTo

@@ -6,6 +6,8 @@ namespace App\Money\Estimates;
 
 use App\Api\Refused;
 use App\Intake\Job;
+use App\Intake\JobState;
+use App\Intake\TableWatch;
 use App\Money\Charges\Bill;
 use App\Money\Messages\NoteMessage;
 use App\Shop\Person;
@@ -17,7 +19,7 @@ use OddBench\Money\OwnerSaid;
 /** The owner’s answer to an estimate is kept with when and who; the job is ready for hands again. */
 final readonly class AnswerEstimate
 {
-    public function __construct(private NoteMessage $messages, private SettleJob $settle)
+    public function __construct(private NoteMessage $messages, private SettleJob $settle, private TableWatch $watch)
     {
     }
 
@@ -38,29 +40,43 @@ final readonly class AnswerEstimate
         return DB::transaction(function () use ($estimate, $answer, $upTo, $saidBy, $way, $by): EstimateAnswer {
             // a second answer waits here for the first, and is told of it
             $job = Job::query()->with('machine')->lockForUpdate()->findOrFail($estimate->job_id);
-            $standing = SentEstimate::query()->with('answer')->findOrFail($estimate->id);
-            $this->refuse($standing);
-            $late = $job->finished_at !== null || in_array($job->station, [Station::Proof, Station::Release], true)
-                || Bill::query()->where('job_id', $job->id)->exists();
-            $kept = EstimateAnswer::query()->create([
-                'estimate_id' => $standing->id,
-                'answer' => $answer->value,
-                'up_to_minor' => $answer === OwnerSaid::DoNotMend ? null : $upTo,
-                'said_by' => $saidBy,
-                'way' => $way,
-                'late' => $late,
-                'person_id' => $by?->id,
-                'at' => now(),
-            ]);
-            $this->messages->note($job, 'answered', $way, $kept->words().($late ? '. It came when the work was done.' : ''), $by);
-            $this->settle->after($job, $by ?? $standing->person, "Estimate {$standing->number} answered: ".match ($answer) {
-                OwnerSaid::GoAhead => 'go ahead',
-                OwnerSaid::AskAbove => 'go ahead, and ask again above a sum',
-                OwnerSaid::DoNotMend => 'do not mend it',
-            }, $way);
 
-            return $kept;
+            return JobState::within($job, $this->watch, fn (): EstimateAnswer => $this->note($job, $estimate, $answer, $upTo, $saidBy, $way, $by));
         });
+    }
+
+    /** @param  'phone'|'letter'|'email'|'page'|'counter'  $way */
+    private function note(
+        Job $job,
+        SentEstimate $estimate,
+        OwnerSaid $answer,
+        ?int $upTo,
+        string $saidBy,
+        string $way,
+        ?Person $by,
+    ): EstimateAnswer {
+        $standing = SentEstimate::query()->with('answer')->findOrFail($estimate->id);
+        $this->refuse($standing);
+        $late = $job->finished_at !== null || in_array($job->station, [Station::Proof, Station::Release], true)
+            || Bill::of(JobState::of($job)) !== null;
+        $kept = EstimateAnswer::query()->create([
+            'estimate_id' => $standing->id,
+            'answer' => $answer->value,
+            'up_to_minor' => $answer === OwnerSaid::DoNotMend ? null : $upTo,
+            'said_by' => $saidBy,
+            'way' => $way,
+            'late' => $late,
+            'person_id' => $by?->id,
+            'at' => now(),
+        ]);
+        $this->messages->note($job, 'answered', $way, $kept->words().($late ? '. It came when the work was done.' : ''), $by);
+        $this->settle->after($job, $by ?? $standing->person, "Estimate {$standing->number} answered: ".match ($answer) {
+            OwnerSaid::GoAhead => 'go ahead',
+            OwnerSaid::AskAbove => 'go ahead, and ask again above a sum',
+            OwnerSaid::DoNotMend => 'do not mend it',
+        }, $way);
+
+        return $kept;
     }
 
     private function refuse(SentEstimate $estimate): void

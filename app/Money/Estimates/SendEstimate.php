@@ -27,12 +27,13 @@ final readonly class SendEstimate
     }
 
     /**
+     * @param  Job|int  $job  the job, or its id
      * @param  'phone'|'letter'|'email'|'page'|'counter'  $way
      * @param  int  $upToFinding  the last finding the sender saw it with
      *
      * @throws Refused when there is no owner, nothing is known yet, or it is older than the last finding
      */
-    public function send(Job $job, string $way, int $upToFinding, Person $by): Job
+    public function send(Job|int $job, string $way, int $upToFinding, Person $by): Job
     {
         return $this->record->write($job, $by, null, function (Job $job) use ($way, $upToFinding, $by): Said {
             if ($job->machine->held_as !== 'owner') {

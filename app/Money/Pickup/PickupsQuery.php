@@ -75,6 +75,9 @@ final readonly class PickupsQuery
      */
     private function views(Collection $pickups): array
     {
+        if ($pickups->isEmpty()) {
+            return [];
+        }
         $ids = $pickups->pluck('job_id');
         $bills = Bill::query()->whereIn('job_id', $ids)->pluck('gross_minor', 'job_id');
         $went = DB::table('reminders')->whereIn('job_id', $ids)->get()->groupBy('job_id');

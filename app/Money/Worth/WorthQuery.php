@@ -44,7 +44,7 @@ final readonly class WorthQuery
     {
         $job = $state->job;
         $donor = $this->donor->of($job->machine);
-        $offer = Offer::query()->where('machine_id', $job->machine_id)->first();
+        $offer = Offer::ofJob($state);
         $sales = $this->sales->of($job->machine->family);
         $brings = $sellsAt ?? $offer->sells_minor ?? $this->sales->middle($job->machine->family);
         // of a job that is over it is asked whether the machine is worth another

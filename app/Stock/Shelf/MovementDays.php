@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock\Shelf;
 
+use Carbon\CarbonInterface;
 use DateTimeInterface;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Carbon;
@@ -74,7 +75,7 @@ final class MovementDays
                     WHERE m.kind = 'used' AND m.id > ? AND m.id > (SELECT up_to FROM movement_sums)
                     UNION ALL
                 SQL."\n".self::UNDONE."\n".<<<'SQL'
-                ) s WHERE class = ANY(?) AND at >= ? GROUP BY class
+                ) s WHERE class = ANY(?) AND at >= ? GROUP BY class HAVING sum(used) <> 0
                 SQL,
             [self::day($year), self::day($two), $after, $after, '{'.implode(',', $classes).'}', self::day($two)],
         );
@@ -99,7 +100,7 @@ final class MovementDays
             SQL, [self::day($at), self::day($at), $at->toIso8601String(), DB::table('movement_sums')->sole()->up_to, $at->toIso8601String()]);
     }
 
-    private static function day(Carbon $at): string
+    private static function day(CarbonInterface $at): string
     {
         return $at->copy()->utc()->startOfDay()->toIso8601String();
     }

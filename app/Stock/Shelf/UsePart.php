@@ -32,7 +32,7 @@ final readonly class UsePart
      * @throws Refused when somebody has to be asked first
      */
     public function use(
-        Job $job,
+        Job|int $job,
         Part $part,
         int $quantity,
         ?string $position,

@@ -7,6 +7,7 @@ namespace Database\Seeders\Demo;
 use App\Machines\Machine;
 use App\Machines\RegisterMachine;
 use App\Shop\Person;
+use App\Stock\Shelf\MovementDays;
 use App\Stock\Orders\Supplier;
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
@@ -31,8 +32,11 @@ final class DemoScale
 
     private const SELDOM = 51;
 
-    public function __construct(private readonly Knowledge $knowledge, private readonly RegisterMachine $register)
-    {
+    public function __construct(
+        private readonly Knowledge $knowledge,
+        private readonly RegisterMachine $register,
+        private readonly MovementDays $days,
+    ) {
     }
 
     /** @param  callable(string): mixed  $say */
