@@ -58,7 +58,7 @@ final class MovementDaysTest extends BenchTestCase
         $this->days->catchUp();
         $this->days->catchUp();
         self::assertSame([$this->sorted($after[0]), ...array_slice($after, 1)], [$this->sorted($says()[0]), ...array_slice($says(), 1)]);
-        self::assertSame(0, Artisan::call('odd-bench:audit'), Artisan::output());
+        $this->agrees();
     }
 
     public function test_a_part_that_changes_its_class_takes_its_days_with_it(): void
@@ -70,10 +70,10 @@ final class MovementDaysTest extends BenchTestCase
         $this->days->catchUp();
         $this->used($job->id, 'LIN-1', 1);
         DB::table('parts')->where('number', 'LIN-1')->update(['class' => 'nozzle']);
-        self::assertSame(['nozzle' => ['year' => 2, 'two' => 2]], $this->days->used(['liner', 'nozzle']) + []);
-        self::assertSame(0, Artisan::call('odd-bench:audit'), Artisan::output());
+        self::assertSame(['nozzle' => ['year' => 2, 'two' => 2]], $this->days->used(['liner', 'nozzle']));
+        $this->agrees();
         $this->days->catchUp();
-        self::assertSame(0, Artisan::call('odd-bench:audit'), Artisan::output());
+        $this->agrees();
     }
 
     public function test_a_sum_that_does_not_agree_is_named(): void
@@ -99,6 +99,11 @@ final class MovementDaysTest extends BenchTestCase
                 ['2026-03-01 00:00:00', '2026-03-01 00:00:01', '2026-03-02 08:00:00', '2026-03-02 08:00:01'],
             ),
         );
+    }
+
+    private function agrees(): void
+    {
+        self::assertSame(0, Artisan::call('odd-bench:audit'), Artisan::output());
     }
 
     private function used(int $job, string $part, int $many): void

@@ -33,8 +33,9 @@ final class QuestionsTest extends BenchTestCase
         $this->asks(40, fn () => $this->send('POST', "{$path}/estimates/{$estimate}/answer", [
             'answer' => 'go-ahead', 'upTo' => '200', 'saidBy' => 'Ines Halloran', 'way' => 'phone',
         ]));
-        $this->asks(42, fn () => $this->send('POST', "{$path}/faults", ['faults' => ['tube-cooked'], 'version' => $job->refresh()->version]));
-        $this->asks(46, fn () => $this->send('POST', "{$path}/parts", ['part' => 'LIN-1', 'quantity' => 1]));
+        $version = $job->refresh()->version;
+        $this->asks(42, fn () => $this->send('POST', "{$path}/faults", ['faults' => ['tube-cooked'], 'version' => $version]));
+        $this->asks(47, fn () => $this->send('POST', "{$path}/parts", ['part' => 'LIN-1', 'quantity' => 1]));
         $this->asks(40, fn () => $this->send('POST', "{$path}/mends", ['fault' => 'tube-cooked', 'done' => 'Done as the guide says']));
     }
 
