@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 
-const FIRST_KB = 150;
+const FIRST_KB = 100;
 const ROOM_KB = 60;
 
 const build = new URL('../../public/build/', import.meta.url);

@@ -7,6 +7,8 @@
     defaultOptions: {
       queries: {
         staleTime: 2000,
+        // what was looked at in this hour is on the screen at once, and fetched again
+        gcTime: 3_600_000,
         retry: (count, error) => !(error instanceof Refusal) && count < 3,
         refetchOnWindowFocus: true,
       },

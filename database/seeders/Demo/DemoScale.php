@@ -7,8 +7,8 @@ namespace Database\Seeders\Demo;
 use App\Machines\Machine;
 use App\Machines\RegisterMachine;
 use App\Shop\Person;
-use App\Stock\Shelf\MovementDays;
 use App\Stock\Orders\Supplier;
+use App\Stock\Shelf\MovementDays;
 use Illuminate\Support\Facades\DB;
 use OddBench\Knowledge\Knowledge;
 

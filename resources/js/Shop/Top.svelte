@@ -4,6 +4,7 @@
   import { benchQuery } from '@/api/queries';
   import { Timers } from '@/Repair';
   import { navigate, p, route } from '@/router';
+  import AsItWas from '@/ui/AsItWas.svelte';
   import { onKeys } from '@/ui/keys';
   import Key from '@/ui/Key.svelte';
   import { now } from '@/ui/now.svelte';
@@ -177,5 +178,6 @@
     {@render children()}
   </div>
 </div>
+<AsItWas />
 <KeysHelp bind:open={help} />
 <OwnPassword bind:open={password} {leave} />

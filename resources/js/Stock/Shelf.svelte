@@ -112,7 +112,7 @@
           <td class="text-right max-md:hidden"
             ><span class="fig text-quiet">{part.usedLately || '–'}</span></td
           >
-          <td class="fig text-right text-quiet max-md:hidden">{money(part.valueMinor, me.currency)}</td>
+          <td class="fig pl-3 text-right text-quiet max-md:hidden">{money(part.valueMinor, me.currency)}</td>
         </tr>
       {/each}
     </tbody>
