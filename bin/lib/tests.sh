@@ -8,7 +8,7 @@ test_clean() {
 
 command_test() {
   local only="${1:-all}" began=$SECONDS
-  case "$only" in all | static | php | browser) ;; *) fail "test does not know “$only”." "Say nothing, or static, php or browser." ;; esac
+  case "$only" in all | static | php | browser | --changed) ;; *) fail "test does not know “$only”." "Say nothing, or static, php, browser or --changed." ;; esac
   cd "$ROOT"
   # what a killed one left running is ended first
   test_leftovers
@@ -30,7 +30,7 @@ command_test() {
   SECONDS_AHEAD=$(($(date -d "$TEST_DAY" +%s) - $(date +%s)))
   say "Packages: $((SECONDS - began)) s. Drawn: TEST_DAY=$TEST_DAY TEST_SAMPLE=$TEST_SAMPLE bin/odd-bench test $only repeats it."
   lanes_begin
-  test_pieces "$only"
+  if [ "$only" = --changed ]; then test_changed; else test_pieces "$only"; fi
   if ! lanes_run; then
     local failed
     failed="$(ls "$LANES_AT/failed" | tr '\n' ' ')"
@@ -74,6 +74,37 @@ test_pieces() {
     piece_beside opening test_opening
     piece_beside today test_today
   fi
+}
+
+# For work: what differs from what has landed (TEST_BASE=commit says from what), and the tests that name it, in about a minute.
+test_changed() {
+  local base php page
+  base="${TEST_BASE:-$(git merge-base HEAD origin/main 2>/dev/null || echo HEAD)}"
+  mapfile -t CHANGED < <({ git diff --name-only --diff-filter=d "$base"; git ls-files --others --exclude-standard; } | sort -u)
+  php="$(printf '%s\n' "${CHANGED[@]}" | grep -E '\.php$|^knowledge/' || true)"
+  page="$(printf '%s\n' "${CHANGED[@]}" | grep -E '^(resources/js|tests/Page|tests/Browser)/.*\.(ts|svelte)$' || true)"
+  say "${#CHANGED[@]} files differ from $(git rev-parse --short "$base")."
+  if [ -n "$php" ]; then
+    piece reached test_reached
+    TEST_BASE="$base" piece php-style test_style 1
+    piece app-types vendor/bin/phpstan analyse --configuration phpstan-app.neon --no-progress --memory-limit=1G
+    if grep -q '^core/' <<<"$php"; then piece core-types vendor/bin/phpstan analyse --no-progress --memory-limit=1G; fi
+    if grep -q '^knowledge/\|View.php$\|Request.php$\|^routes/' <<<"$php"; then piece descriptions test_descriptions; fi
+  fi
+  if [ -n "$page" ]; then
+    piece page-types npm run --silent check
+    piece page-functions node node_modules/vitest/vitest.mjs run --changed "$base" --passWithNoTests
+    piece page-style npx prettier --check $page
+    piece page-rules npx eslint --no-warn-ignored $page
+  fi
+}
+
+test_reached() {
+  local group
+  group="$(php tests/Lanes/changed.php 45 "${CHANGED[@]}")"
+  [ -n "$group" ] || return 0
+  lane_site
+  vendor/bin/phpunit --configuration "$group"
 }
 
 # What was looked at before with the same packages is not looked at again: results by file, kept beside the packages' own caches. Where
