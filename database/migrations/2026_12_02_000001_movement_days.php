@@ -27,6 +27,8 @@ return new class extends Migration
         DB::insert('INSERT INTO movement_sums (up_to) VALUES (0)');
         // they come in the order of time, but for a few: small, and enough to find a day
         DB::statement('CREATE INDEX movements_when ON movements USING brin (at) WITH (pages_per_range = 16)');
+        // what the jobs of a span used, from the index alone
+        DB::statement("CREATE INDEX movements_used ON movements (at) INCLUDE (job_id, value_minor) WHERE kind IN ('used', 'returned')");
         // what lies of each class, and how often a machine came in: asked with every job, answered from the index alone
         DB::statement('DROP INDEX parts_class_index');
         DB::statement('CREATE INDEX parts_class_index ON parts (class) INCLUDE (on_hand, value_minor)');
@@ -65,6 +67,7 @@ return new class extends Migration
         DB::statement('DROP INDEX jobs_repairs');
         DB::statement('DROP INDEX parts_class_index');
         DB::statement('CREATE INDEX parts_class_index ON parts (class)');
+        DB::statement('DROP INDEX movements_used');
         DB::statement('DROP INDEX movements_when');
         Schema::drop('movement_sums');
         Schema::drop('movement_days');

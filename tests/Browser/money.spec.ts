@@ -19,7 +19,7 @@ async function agreed(page: Page, press: RegExp, upTo: string): Promise<void> {
 test('an estimate is asked, found dearer, asked again, mended, billed and stands in the ledger', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(300_000);
   await enterAs(page, 'Ada Morrow');
   await page.goto('/book-in');
   await page.getByRole('radio', { name: 'New here' }).click();

@@ -19,21 +19,31 @@ final readonly class LedgerQuery
 {
     private const RESALE = 40;
 
-    /** Whose faults and families: each job with its minutes, parts, charge and what was borne for it, in the span. */
+    /**
+     * Whose faults and families: the jobs that were worked on, used parts or were billed in the span, those of one family with the same
+     * one fault together, one with several faults for itself, for what it took is shared between them to the last unit.
+     */
     private const JOBS = <<<'SQL'
-        WITH span AS (SELECT ?::timestamptz AS began, ?::timestamptz AS ended)
-        SELECT j.id, m.family, m.held_as = 'owner' AS owners, coalesce(h.minutes, 0) AS minutes, coalesce(p.value, 0) AS parts,
-            coalesce(b.net_minor, 0) AS charged, CASE WHEN b.free_because IS NULL THEN 0 ELSE b.own_cost_minor END AS borne,
-            (SELECT json_agg(DISTINCT d.fault) FROM diagnoses d WHERE d.job_id = j.id AND d.superseded_at IS NULL) AS faults
-        FROM jobs j JOIN machines m ON m.id = j.machine_id
-        CROSS JOIN span
-        LEFT JOIN (SELECT w.job_id, sum(extract(epoch from least(w.ended_at, s.ended) - greatest(w.began_at, s.began))) / 60 AS minutes
-            FROM work_spells w CROSS JOIN span s WHERE w.ended_at > s.began AND w.began_at < s.ended GROUP BY w.job_id) h ON h.job_id = j.id
-        LEFT JOIN (SELECT v.job_id, -sum(v.value_minor) AS value FROM movements v CROSS JOIN span s
-            WHERE v.kind IN ('used', 'returned') AND v.at >= s.began AND v.at < s.ended GROUP BY v.job_id) p ON p.job_id = j.id
-        LEFT JOIN bills b ON b.job_id = j.id AND b.at >= span.began AND b.at < span.ended
-        WHERE h.minutes > 0 OR p.value IS NOT NULL OR b.id IS NOT NULL
-        ORDER BY j.id
+        WITH span AS (SELECT ?::timestamptz AS began, ?::timestamptz AS ended), took AS (
+            SELECT job_id, sum(minutes) AS minutes, sum(parts) AS parts, sum(charged) AS charged, sum(borne) AS borne, bool_or(counts) AS counts FROM (
+                SELECT w.job_id, extract(epoch from least(w.ended_at, s.ended) - greatest(w.began_at, s.began)) / 60 AS minutes,
+                    0 AS parts, 0 AS charged, 0 AS borne, false AS counts
+                FROM work_spells w CROSS JOIN span s WHERE w.ended_at > s.began AND w.began_at < s.ended
+                UNION ALL
+                SELECT v.job_id, 0, -sum(v.value_minor), 0, 0, true FROM movements v
+                WHERE v.kind IN ('used', 'returned') AND v.at >= ? AND v.at < ? AND v.job_id IS NOT NULL GROUP BY v.job_id
+                UNION ALL
+                SELECT b.job_id, 0, 0, b.net_minor, CASE WHEN b.free_because IS NULL THEN 0 ELSE b.own_cost_minor END, true
+                FROM bills b CROSS JOIN span s WHERE b.at >= s.began AND b.at < s.ended
+            ) each GROUP BY job_id
+        ), faulty AS (
+            SELECT job_id, array_agg(DISTINCT fault) AS faults FROM diagnoses WHERE superseded_at IS NULL GROUP BY job_id
+        )
+        SELECT m.family, m.held_as = 'owner' AS owners, to_json(f.faults) AS faults, count(*) AS jobs, sum(t.minutes) AS minutes,
+            sum(t.parts) AS parts, sum(t.charged) AS charged, sum(t.borne) AS borne
+        FROM took t JOIN jobs j ON j.id = t.job_id JOIN machines m ON m.id = j.machine_id LEFT JOIN faulty f ON f.job_id = t.job_id
+        WHERE t.minutes > 0 OR t.counts
+        GROUP BY m.family, owners, f.faults, CASE WHEN cardinality(f.faults) > 1 THEN t.job_id END
         SQL;
 
     public function __construct(private Knowledge $knowledge, private ShopDay $day, private OffersQuery $offers, private MovementDays $moved)
@@ -49,9 +59,9 @@ final readonly class LedgerQuery
         $began = Carbon::parse($from, $this->day->zone())->startOfDay()->utc()->toIso8601String();
         $ended = Carbon::parse($to, $this->day->zone())->addDay()->startOfDay()->utc()->toIso8601String();
         $families = $faults = [];
-        foreach (DB::select(self::JOBS, [$began, $ended]) as $row) {
+        foreach (DB::select(self::JOBS, [$began, $ended, $began, $ended]) as $row) {
             $of = new Sums(
-                1,
+                (int) $row->jobs,
                 (float) $row->minutes,
                 (int) $row->parts,
                 (int) $row->charged,

@@ -1,3 +1,4 @@
+import type { QueryFunctionContext } from '@tanstack/svelte-query';
 import { api, told } from './client';
 import type { Fix, Job, ProofRun } from './types';
 
@@ -23,7 +24,12 @@ export const todayQuery = () => ({
 
 export const jobQuery = (id: number) => ({
   queryKey: ['job', id],
-  queryFn: () => told(api.GET('/jobs/{job}', { params: { path: { job: id } } })),
+  queryFn: async ({ client }: QueryFunctionContext): Promise<Job> => {
+    const asked = await told(api.GET('/jobs/{job}', { params: { path: { job: id } } }));
+    // a write that was answered meanwhile knows more than what was asked before it
+    const kept = client.getQueryData<Job>(['job', id]);
+    return kept && kept.version > asked.version ? kept : asked;
+  },
   refetchInterval: LIVE,
 });
 
