@@ -95,7 +95,7 @@ for (let i = 0; i < ROUNDS; i++) {
   found.push(await pressed(() => page.keyboard.press('1'), `${count} > ${had}`));
   // what was noted for this is taken back
   await page.locator('button[aria-label^="Withdraw:"]').last().click();
-  await page.waitForFunction(`${count} === ${had}`);
+  while ((await page.evaluate(count)) !== had) await page.waitForTimeout(20);
 }
 
 console.log(`The page in Chromium, ${SLOWER} times slowed; GET session from there: ${session.toFixed(1)} ms`);
