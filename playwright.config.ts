@@ -23,7 +23,7 @@ export default defineConfig({
   workers: 1,
   // the longest story on a machine that does other work as well; how quick a screen is is measured elsewhere
   timeout: 300_000,
-  expect: { timeout: 10_000 },
+  expect: { timeout: 20_000 },
   reporter: [['list']],
   use: {
     baseURL: process.env['ODD_BENCH_URL'] ?? 'http://localhost:8420',
