@@ -28,7 +28,10 @@ final class Accessory extends Model
     /** @return Collection<int, self> of a job */
     public static function of(JobState $state): Collection
     {
-        return $state->readOnce('accessories', static fn (): Collection => self::query()->where('job_id', $state->job->id)->orderBy('id')->get());
+        return $state->readOnce(
+            'accessories',
+            static fn (): Collection => self::query()->where('job_id', $state->job->id)->orderBy('id')->get(),
+        );
     }
 
     public function judged(): CameAlong

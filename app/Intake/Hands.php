@@ -48,6 +48,7 @@ final class Hands
             $open->where('person_id', $person->id);
         }
         $open->get()->each($this->end(...));
+        $job->unsetRelation('spell');
     }
 
     private function end(WorkSpell $spell): void

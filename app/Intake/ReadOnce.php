@@ -7,7 +7,10 @@ namespace App\Intake;
 /** What several rooms ask in one request is read once, and again only when one of the tables it came from was written meanwhile. */
 final class ReadOnce
 {
-    /** @var array<string, array{mixed, array<string, true>, int}> what => its value, its tables, the last write by then */
+    /** A process that lives for an hour hears nothing of what others write: what it read is true for so long. */
+    private const SECONDS = 2;
+
+    /** @var array<string, array{mixed, array<string, true>, int, int}> what => its value, its tables, the last write by then, when */
     private array $kept = [];
 
     public function __construct(private readonly TableWatch $watch)
@@ -23,8 +26,9 @@ final class ReadOnce
     public function of(string $what, callable $read): mixed
     {
         $kept = $this->kept[$what] ?? null;
-        if ($kept === null || $this->watch->writtenSince($kept[1], $kept[2])) {
-            $this->kept[$what] = $kept = $this->watch->reading($read);
+        $now = now()->getTimestamp();
+        if ($kept === null || $now - $kept[3] > self::SECONDS || $this->watch->writtenSince($kept[1], $kept[2])) {
+            $this->kept[$what] = $kept = [...$this->watch->reading($read), $now];
         } else {
             $this->watch->from($kept[1]);
         }

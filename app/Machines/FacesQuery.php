@@ -17,7 +17,9 @@ final class FacesQuery
         return $this->from(
             $position,
             RailTurn::query()->where(['machine_id' => $machine->id, 'position' => $position->code])->orderBy('id')->get(),
-            Fitting::query()->where(['machine_id' => $machine->id, 'position' => $position->code])->whereNull('removed_at')->first()?->fitted_at,
+            Fitting::query()->where(['machine_id' => $machine->id, 'position' => $position->code])
+                ->whereNull('removed_at')
+                ->first()?->fitted_at,
         );
     }
 

@@ -50,7 +50,8 @@ final class Person extends User
         $rows = array_filter($rows, static fn (Model $row): bool => ! $row->relationLoaded('person'));
         $here = Auth::user();
         $people = $here instanceof self ? [$here->id => $here] : [];
-        $unknown = array_diff(array_filter(array_map(static fn (Model $row): ?int => $row->getAttribute('person_id'), $rows)), array_keys($people));
+        $all = array_filter(array_map(static fn (Model $row): ?int => $row->getAttribute('person_id'), $rows));
+        $unknown = array_diff($all, array_keys($people));
         $people += $unknown === [] ? [] : self::query()->whereIn('id', array_unique($unknown))->get()->keyBy('id')->all();
         foreach ($rows as $row) {
             $row->setRelation('person', $people[$row->getAttribute('person_id')] ?? null);

@@ -25,7 +25,8 @@ final class QuestionsTest extends BenchTestCase
         Queue::fake();
         $this->atFind($job);
         $path = "/jobs/{$job->id}";
-        $this->asks(30, fn () => $this->send('POST', "{$path}/findings", ['findings' => ['jams-when-warm' => true, 'hot-material-used' => true]]));
+        $found = ['findings' => ['jams-when-warm' => true, 'hot-material-used' => true]];
+        $this->asks(30, fn () => $this->send('POST', "{$path}/findings", $found));
         $this->asks(44, fn () => $this->send('POST', "{$path}/estimates", [
             'way' => 'phone', 'upToFinding' => (int) DB::table('job_findings')->max('id'),
         ]));

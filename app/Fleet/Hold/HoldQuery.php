@@ -29,7 +29,8 @@ final readonly class HoldQuery
         JOIN LATERAL (SELECT hours FROM counters WHERE machine_id = m.id AND withdrawn_at IS NULL ORDER BY at, id LIMIT 1) c ON true
         JOIN LATERAL (
             -- a visit at which it was first read is why it is known
-            SELECT count(*) AS times, string_agg((hours - c.hours)::text, ' ' ORDER BY hours) FILTER (WHERE ?::bigint IS NULL OR m.id = ?) AS visits
+            SELECT count(*) AS times,
+                string_agg((hours - c.hours)::text, ' ' ORDER BY hours) FILTER (WHERE ?::bigint IS NULL OR m.id = ?) AS visits
             FROM jobs WHERE machine_id = m.id AND kind = 'repair' AND hours > c.hours) j ON true
         WHERE k.hours > c.hours AND (?::text IS NULL OR m.family = ?)
         SQL;
@@ -86,7 +87,7 @@ final readonly class HoldQuery
     }
 
     /**
-     * @param  string|null  $family  of one, with its sisters
+     * @param  string|null  $family  only machines of this model
      * @param  int|null  $one  only this one is judged
      * @return array{list<stdClass>, array<int, HoldsNot>} machines, and by their place in the list what is judged of them
      */

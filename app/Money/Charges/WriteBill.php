@@ -37,7 +37,11 @@ final readonly class WriteBill
         return DB::transaction(function () use ($job, $minutesOut, $freight, $freeBecause, $overAgreed, $by): Bill {
             $job = Job::query()->with('machine')->lockForUpdate()->findOrFail($job->id);
 
-            return JobState::within($job, $this->watch, fn (): Bill => $this->keep($job, $minutesOut, $freight, $freeBecause, $overAgreed, $by));
+            return JobState::within(
+                $job,
+                $this->watch,
+                fn (): Bill => $this->keep($job, $minutesOut, $freight, $freeBecause, $overAgreed, $by),
+            );
         });
     }
 

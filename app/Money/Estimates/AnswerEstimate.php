@@ -41,7 +41,11 @@ final readonly class AnswerEstimate
             // a second answer waits here for the first, and is told of it
             $job = Job::query()->with('machine')->lockForUpdate()->findOrFail($estimate->job_id);
 
-            return JobState::within($job, $this->watch, fn (): EstimateAnswer => $this->note($job, $estimate, $answer, $upTo, $saidBy, $way, $by));
+            return JobState::within(
+                $job,
+                $this->watch,
+                fn (): EstimateAnswer => $this->note($job, $estimate, $answer, $upTo, $saidBy, $way, $by),
+            );
         });
     }
 

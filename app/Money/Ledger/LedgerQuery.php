@@ -25,7 +25,9 @@ final readonly class LedgerQuery
      */
     private const JOBS = <<<'SQL'
         WITH span AS (SELECT ?::timestamptz AS began, ?::timestamptz AS ended), took AS (
-            SELECT job_id, sum(minutes) AS minutes, sum(parts) AS parts, sum(charged) AS charged, sum(borne) AS borne, bool_or(counts) AS counts FROM (
+            SELECT job_id, sum(minutes) AS minutes, sum(parts) AS parts, sum(charged) AS charged, sum(borne) AS borne,
+                bool_or(counts) AS counts
+            FROM (
                 SELECT w.job_id, extract(epoch from least(w.ended_at, s.ended) - greatest(w.began_at, s.began)) / 60 AS minutes,
                     0 AS parts, 0 AS charged, 0 AS borne, false AS counts
                 FROM work_spells w CROSS JOIN span s WHERE w.ended_at > s.began AND w.began_at < s.ended
@@ -46,8 +48,12 @@ final readonly class LedgerQuery
         GROUP BY m.family, owners, f.faults, CASE WHEN cardinality(f.faults) > 1 THEN t.job_id END
         SQL;
 
-    public function __construct(private Knowledge $knowledge, private ShopDay $day, private OffersQuery $offers, private MovementDays $moved)
-    {
+    public function __construct(
+        private Knowledge $knowledge,
+        private ShopDay $day,
+        private OffersQuery $offers,
+        private MovementDays $moved,
+    ) {
     }
 
     /**

@@ -47,7 +47,10 @@ final readonly class DonorParts
         $costs = $this->costs->all()['costs'];
         $classes = array_values(array_unique(array_column($this->knowledge->family($family)->positions, 'partClass')));
         $used = $this->moved->used($classes);
-        $lies = DB::table('parts')->whereIn('class', $classes)->groupBy('class')->selectRaw('class, sum(on_hand) AS n')->pluck('n', 'class');
+        $lies = DB::table('parts')->whereIn('class', $classes)
+            ->groupBy('class')
+            ->selectRaw('class, sum(on_hand) AS n')
+            ->pluck('n', 'class');
         $parts = [];
         foreach ($this->knowledge->family($family)->positions as $position) {
             $class = $position->partClass;

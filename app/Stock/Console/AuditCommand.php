@@ -49,8 +49,10 @@ final class AuditCommand extends Command
             SQL,
         'the sums by day are not the sum of their movements' => <<<'SQL'
             SELECT coalesce(d.class, m.class) || ' on ' || coalesce(d.day, m.day) AS what,
-                coalesce(d.used, 0) || ' used, ' || coalesce(d.value_minor, 0) AS kept, coalesce(m.used, 0) || ' used, ' || coalesce(m.value, 0) AS sum
-            FROM movement_days d FULL JOIN movement_days_of(NULL, 0, (SELECT up_to FROM movement_sums)) m ON m.class = d.class AND m.day = d.day
+                coalesce(d.used, 0) || ' used, ' || coalesce(d.value_minor, 0) AS kept,
+                coalesce(m.used, 0) || ' used, ' || coalesce(m.value, 0) AS sum
+            FROM movement_days d
+            FULL JOIN movement_days_of(NULL, 0, (SELECT up_to FROM movement_sums)) m ON m.class = d.class AND m.day = d.day
             WHERE (coalesce(d.used, 0), coalesce(d.value_minor, 0)) IS DISTINCT FROM (coalesce(m.used, 0), coalesce(m.value, 0))
             SQL,
     ];

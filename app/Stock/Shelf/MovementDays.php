@@ -42,7 +42,8 @@ final class MovementDays
                     DB::insert(<<<'SQL'
                         INSERT INTO movement_days AS d (class, day, used, value_minor)
                         SELECT class, day, used, value FROM movement_days_of(NULL, ?, ?)
-                        ON CONFLICT (class, day) DO UPDATE SET used = d.used + excluded.used, value_minor = d.value_minor + excluded.value_minor
+                        ON CONFLICT (class, day) DO UPDATE
+                            SET used = d.used + excluded.used, value_minor = d.value_minor + excluded.value_minor
                         SQL, [$after, $last]);
                     DB::table('movement_sums')->update(['up_to' => $last]);
                 }
@@ -91,13 +92,14 @@ final class MovementDays
     public function valueAt(DateTimeInterface $moment): int
     {
         $at = Carbon::instance($moment)->utc();
+        $after = DB::table('movement_sums')->sole()->up_to;
 
         return (int) DB::scalar(<<<'SQL'
             SELECT coalesce((SELECT sum(value_minor) FROM movement_days WHERE day < ?), 0)
                 + coalesce((SELECT sum(value_minor) FROM movements WHERE at >= ? AND at < ? AND id <= s.up_to), 0)
                 + coalesce((SELECT sum(value_minor) FROM movements WHERE id > ? AND id > s.up_to AND at < ?), 0)
             FROM movement_sums s
-            SQL, [self::day($at), self::day($at), $at->toIso8601String(), DB::table('movement_sums')->sole()->up_to, $at->toIso8601String()]);
+            SQL, [self::day($at), self::day($at), $at->toIso8601String(), $after, $at->toIso8601String()]);
     }
 
     private static function day(CarbonInterface $at): string

@@ -21,9 +21,9 @@
 <div role="status" class="pointer-events-none fixed inset-x-0 bottom-3 z-30 flex justify-center print:hidden">
   {#if shown}
     <p class="rounded-sm border border-edge bg-sheet px-3 py-1.5 text-sm font-semibold shadow">
-      As it was at {clock(new Date(shown.at).toISOString(), me.zone)}.
+      Last updated at {clock(new Date(shown.at).toISOString(), me.zone)}.
       <span class="font-normal text-quiet">
-        {shown.silent ? 'It could not be fetched since: this may have changed.' : 'Fetching what changed…'}
+        {shown.silent ? 'The latest could not be loaded: this may have changed.' : 'Updating…'}
       </span>
     </p>
   {/if}
