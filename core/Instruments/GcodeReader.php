@@ -15,6 +15,10 @@ final class GcodeReader
     /** Splines and probing moves: nothing here follows them. */
     private const NOT_FOLLOWED = ['G5', 'G5.1', 'G6', 'G33', 'G34', 'G38.2', 'G38.3', 'G38.4', 'G38.5'];
 
+    /** A move as slicers write it, which most lines are; anything else is cut up word by word. No number of it is absurd. */
+    private const PLAIN = '/^G[01](?: F(\d{1,6}(?:\.\d+)?))?(?: X(-?\d{1,6}(?:\.\d+)?))?(?: Y(-?\d{1,6}(?:\.\d+)?))?'
+        .'(?: Z(-?\d{1,6}(?:\.\d+)?))?(?: E(-?\d{0,6}\.?\d+))?(?: F(\d{1,6}(?:\.\d+)?))?$/D';
+
     /** @var array{X: float, Y: float, Z: float, E: float} where the machine is; E as it counts */
     private array $at = ['X' => 0.0, 'Y' => 0.0, 'Z' => 0.0, 'E' => 0.0];
 
@@ -71,6 +75,22 @@ final class GcodeReader
     /** @throws InputError when the line is no text */
     public function line(int $number, string $line): void
     {
+        if (preg_match(self::PLAIN, $line, $found, PREG_UNMATCHED_AS_NULL) === 1 && ($found[1] === null || $found[6] === null)) {
+            $this->commands++;
+            $this->known++;
+            [, $first, $x, $y, $z, $e, $last] = $found;
+            $feed = $first ?? $last;
+            $this->straight(
+                $number,
+                $x === null ? null : (float) $x,
+                $y === null ? null : (float) $y,
+                $z === null ? null : (float) $z,
+                $e === null ? null : (float) $e,
+                $feed === null ? null : (float) $feed,
+            );
+
+            return;
+        }
         if (strpbrk($line, "\0\x01\x02\x03\x04\x05\x06\x07") !== false) {
             throw InputError::at('file', "Line {$number} is no text: this is not plain G-code, or the file is damaged.");
         }
@@ -94,7 +114,14 @@ final class GcodeReader
     private function run(int $number, string $command, array $words): void
     {
         match ($command) {
-            'G0', 'G1' => $this->straight($number, $words),
+            'G0', 'G1' => $this->straight(
+                $number,
+                $words['X'] ?? null,
+                $words['Y'] ?? null,
+                $words['Z'] ?? null,
+                $words['E'] ?? null,
+                $words['F'] ?? null,
+            ),
             'G2', 'G3' => $this->arc($number, $words, $command === 'G2'),
             'G4' => $this->rest($number, $words),
             'G17', 'G18', 'G19' => $this->plane = match ($command) {
@@ -123,19 +150,15 @@ final class GcodeReader
         $this->extrusion->anew($this->at['E']);
     }
 
-    /** @param  array<string, float>  $words */
-    private function straight(int $number, array $words): void
+    private function straight(int $number, ?float $x, ?float $y, ?float $z, ?float $e, ?float $feed): void
     {
-        [$to, $de] = $this->target($number, $words);
-        $length = hypot($to['X'] - $this->at['X'], $to['Y'] - $this->at['Y']);
-        $wrong = isset($words['E']) && $length > 0 && $words['E'] > 0 ? $this->extrusion->line(
-            $length,
-            $words['E'] * $this->unit,
-            $de,
-            $this->relativeE,
-        ) : null;
-        if ($wrong !== null) {
-            $this->problems->add($number, 'mixed-modes', $wrong);
+        [$to, $de] = $this->target($number, $x, $y, $z, $e, $feed);
+        if ($e !== null && $e > 0) {
+            $length = hypot($to['X'] - $this->at['X'], $to['Y'] - $this->at['Y']);
+            $wrong = $length > 0 ? $this->extrusion->line($length, $e * $this->unit, $de, $this->relativeE) : null;
+            if ($wrong !== null) {
+                $this->problems->add($number, 'mixed-modes', $wrong);
+            }
         }
         $this->go($number, $to, $de);
     }
@@ -143,23 +166,26 @@ final class GcodeReader
     /**
      * Where a move ends and what it extrudes; its feed rate is kept.
      *
-     * @param  array<string, float>  $words
      * @return array{array{X: float, Y: float, Z: float, E: float}, float}
      */
-    private function target(int $number, array $words): array
+    private function target(int $number, ?float $x, ?float $y, ?float $z, ?float $e, ?float $feed): array
     {
         $to = $this->at;
-        foreach (['X', 'Y', 'Z'] as $axis) {
-            if (isset($words[$axis])) {
-                $to[$axis] = $words[$axis] * $this->unit + ($this->relative ? $this->at[$axis] : $this->shift[$axis]);
-            }
+        $from = $this->relative ? $to : $this->shift;
+        if ($x !== null) {
+            $to['X'] = $x * $this->unit + $from['X'];
         }
-        if (isset($words['F']) && $this->rules->feed($number, $words['F'] * $this->unit / 60)) {
-            $this->feed = $words['F'] * $this->unit / 60;
+        if ($y !== null) {
+            $to['Y'] = $y * $this->unit + $from['Y'];
         }
-        $e = isset($words['E']) ? $words['E'] * $this->unit : null;
+        if ($z !== null) {
+            $to['Z'] = $z * $this->unit + $from['Z'];
+        }
+        if ($feed !== null && $this->rules->feed($number, $feed * $this->unit / 60)) {
+            $this->feed = $feed * $this->unit / 60;
+        }
 
-        return [$to, $e === null ? 0.0 : ($this->relativeE ? $e : $e - $this->at['E'])];
+        return [$to, $e === null ? 0.0 : ($this->relativeE ? $e * $this->unit : $e * $this->unit - $to['E'])];
     }
 
     /** @param  array{X: float, Y: float, Z: float, E: float}  $to */
@@ -174,17 +200,27 @@ final class GcodeReader
             $this->rules->extrusion($number, $de, $this->nozzle);
         }
         if ($dx !== 0.0 || $dy !== 0.0 || $dz !== 0.0) {
-            $this->rules->homed($number, ['X' => $dx, 'Y' => $dy, 'Z' => $dz], $this->homed);
+            if (count($this->homed) < 3) {
+                $this->rules->homed($number, ['X' => $dx, 'Y' => $dy, 'Z' => $dz], $this->homed);
+            }
             $this->rules->inside($number, $to);
             $this->trace->move($this->at, $to, $de > 0 && ($dx !== 0.0 || $dy !== 0.0));
         }
-        $this->at = ['X' => $to['X'], 'Y' => $to['Y'], 'Z' => $to['Z'], 'E' => $this->at['E'] + $de];
+        $to['E'] = $this->at['E'] + $de;
+        $this->at = $to;
     }
 
     /** @param  array<string, float>  $words */
     private function arc(int $number, array $words, bool $clockwise): void
     {
-        [$to, $de] = $this->target($number, $words);
+        [$to, $de] = $this->target(
+            $number,
+            $words['X'] ?? null,
+            $words['Y'] ?? null,
+            $words['Z'] ?? null,
+            $words['E'] ?? null,
+            $words['F'] ?? null,
+        );
         $offsets = array_map(
             fn (float $value): float => $value * $this->unit,
             array_intersect_key($words, ['I' => 0, 'J' => 0, 'K' => 0, 'R' => 0]),

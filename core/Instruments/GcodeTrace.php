@@ -25,6 +25,9 @@ final class GcodeTrace
 
     private float $furthest = 0.0;
 
+    /** The one that was printed at last. */
+    private ?float $layer = null;
+
     private float $pushed = 0.0;
 
     /** @var array<int|string, float> height as text => height */
@@ -70,6 +73,10 @@ final class GcodeTrace
 
     private function layer(float $z): void
     {
+        if ($z === $this->layer) {
+            return;
+        }
+        $this->layer = $z;
         $key = (string) round($z, 3);
         if (! isset($this->layers[$key]) && count($this->layers) < self::MOST_LAYERS) {
             $this->layers[$key] = round($z, 3);
@@ -82,13 +89,16 @@ final class GcodeTrace
      */
     private static function stretch(array &$extents, array $point): void
     {
+        if ($extents !== []
+            && $point['X'] >= $extents['X']['min'] && $point['X'] <= $extents['X']['max']
+            && $point['Y'] >= $extents['Y']['min'] && $point['Y'] <= $extents['Y']['max']
+            && $point['Z'] >= $extents['Z']['min'] && $point['Z'] <= $extents['Z']['max']) {
+            return;
+        }
         foreach (['X', 'Y', 'Z'] as $axis) {
             $extents[$axis] ??= ['min' => $point[$axis], 'max' => $point[$axis]];
-            if ($point[$axis] < $extents[$axis]['min']) {
-                $extents[$axis]['min'] = $point[$axis];
-            } elseif ($point[$axis] > $extents[$axis]['max']) {
-                $extents[$axis]['max'] = $point[$axis];
-            }
+            $extents[$axis]['min'] = min($extents[$axis]['min'], $point[$axis]);
+            $extents[$axis]['max'] = max($extents[$axis]['max'], $point[$axis]);
         }
     }
 }

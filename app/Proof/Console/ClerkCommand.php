@@ -15,6 +15,9 @@ final class ClerkCommand extends Command
 {
     private const ROUND_US = 200_000;
 
+    /** when no printer is run */
+    private const IDLE_US = 500_000;
+
     protected $signature = 'odd-bench:clerk {--for= : stop after so many seconds}';
 
     protected $description = 'Carries proof runs between the database and the process that speaks with printers';
@@ -25,7 +28,7 @@ final class ClerkCommand extends Command
         $away = false;
         while (Clock::s() < $until) {
             try {
-                $clerk->turn();
+                $rest = $clerk->turn() ? self::ROUND_US : self::IDLE_US;
                 $away = false;
             } catch (Throwable $e) {
                 // said once, tried again until the database is back
@@ -34,9 +37,9 @@ final class ClerkCommand extends Command
                 }
                 $away = true;
                 DB::purge();
-                usleep(500_000);
+                $rest = self::ROUND_US + self::IDLE_US;
             }
-            usleep(self::ROUND_US);
+            usleep($rest);
         }
 
         return self::SUCCESS;

@@ -38,14 +38,18 @@ final class Clerk
     ) {
     }
 
-    /** One round; throws when the database is away. */
-    public function turn(): void
+    /**
+     * One round; throws when the database is away.
+     *
+     * @return bool whether there is anything to carry
+     */
+    public function turn(): bool
     {
         $known = $this->files->runs('order');
         if ($known === [] && ! $this->anyWanted()) {
             $this->files->beat();
 
-            return;
+            return false;
         }
         $runs = ProofRun::query()->with(['job.machine', 'person'])
             ->where(static fn ($q) => $q->whereNull('ended_at')->orWhereIn('heat', ['hot', 'unconfirmed'])->orWhereIn('id', $known))
@@ -68,9 +72,11 @@ final class Clerk
         if ($wrong !== null) {
             throw $wrong;
         }
+
+        return true;
     }
 
-    /** Asked five times a second, nearly always for nothing: as short as a question can be. */
+    /** Asked twice a second, nearly always for nothing: as short as a question can be. */
     private function anyWanted(): bool
     {
         $asked = DB::connection()->getPdo()->query(
