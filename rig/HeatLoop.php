@@ -17,6 +17,12 @@ final class HeatLoop
     /** What the sensor says now, °C. */
     public float $reading;
 
+    /** Share of full power that arrives, whatever the firmware gives. */
+    private float $power = 0.0;
+
+    /** @var array{float, float, float}|null since when it goes on though it is off: s, °C then, the target it had */
+    private ?array $on = null;
+
     private float $integral = 0.0;
 
     private float $last;
@@ -43,6 +49,7 @@ final class HeatLoop
         private readonly array $watch,
         private readonly bool $protected,
         private readonly Randomizer $random,
+        private readonly ?GoesOn $goesOn = null,
     ) {
         $this->reading = $this->last = $nodes->t1;
     }
@@ -53,6 +60,7 @@ final class HeatLoop
             // told the same again: nothing begins anew
             return;
         }
+        $this->on = $target <= 0 && $this->goesOn !== null ? [$now, $this->reading, $this->target] : null;
         $this->target = max(0.0, $target);
         $this->reached = false;
         $this->lowSince = null;
@@ -68,22 +76,38 @@ final class HeatLoop
      */
     public function step(float $now, float $dt, float $h1, float $h2, float $powerShare, float $offset, ?float $broken): ?string
     {
-        $this->nodes->step($this->watts * $powerShare * $this->duty, $h1, $h2, $dt);
+        $this->nodes->step($this->watts * $powerShare * $this->power, $h1, $h2, $dt);
         $noise = ($this->random->getInt(-100, 100)) / 100 * 0.06;
         $this->reading = $broken ?? $this->nodes->t1 + $offset + $noise;
-        $this->duty = $this->control($dt);
+        $this->duty = $this->control($this->target, $dt);
+        $this->power = $this->on === null ? $this->duty : $this->goOn($now, $dt);
 
         return $this->guard($now);
     }
 
-    private function control(float $dt): float
+    /** What its switch lets through though nothing is asked of it; nobody sees that on the wire. */
+    private function goOn(float $now, float $dt): float
     {
-        if ($this->target <= 0) {
+        [$since, $c, $target] = $this->on ?? [$now, 0.0, 0.0];
+        if ($this->goesOn === GoesOn::Returns) {
+            if ($now - $since > GoesOn::RETURNS_AFTER_S) {
+                $this->aim($target, $now);
+            }
+
+            return 0.0;
+        }
+
+        return $this->control($c + ($this->goesOn === GoesOn::Creeps ? GoesOn::CREEPS_C_PER_S * ($now - $since) : 0.0), $dt);
+    }
+
+    private function control(float $target, float $dt): float
+    {
+        if ($target <= 0) {
             $this->last = $this->reading;
 
             return 0.0;
         }
-        $error = $this->target - $this->reading;
+        $error = $target - $this->reading;
         // the slope is smoothed, for the sensor is noisy
         $this->slope += (($this->reading - $this->last) / $dt - $this->slope) * min(1.0, $dt / 2.0);
         $this->last = $this->reading;

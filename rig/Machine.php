@@ -56,8 +56,12 @@ final class Machine
     private bool $sagged = false;
 
     /** @param  list<Fault>  $faults */
-    public function __construct(private readonly Numbers $numbers, private readonly array $faults, private readonly Randomizer $random)
-    {
+    public function __construct(
+        private readonly Numbers $numbers,
+        private readonly array $faults,
+        private readonly Randomizer $random,
+        ?GoesOn $goesOn = null,
+    ) {
         $this->axes = new Axes(
             $numbers->sizeMm,
             $this->has(Fault::CarriageBlocked),
@@ -75,6 +79,7 @@ final class Machine
             ['watchS' => 20.0, 'riseC' => 2.0, 'periodS' => 40.0, 'hysteresisC' => 4.0, 'mostC' => 315.0],
             $safe,
             $random,
+            $goesOn?->isBed() === true ? null : $goesOn,
         );
         $this->bed = new HeatLoop(
             'bed',
@@ -84,6 +89,7 @@ final class Machine
             ['watchS' => 60.0, 'riseC' => 2.0, 'periodS' => 60.0, 'hysteresisC' => 3.0, 'mostC' => 135.0],
             $safe,
             $random,
+            $goesOn?->isBed() === true ? $goesOn : null,
         );
     }
 

@@ -43,9 +43,13 @@ final class Printer
     public bool $halted = false;
 
     /** @param  list<Fault>  $faults */
-    public function __construct(private readonly Numbers $numbers, private readonly array $faults = [], int $seed = 1)
-    {
-        $this->machine = new Machine($numbers, $faults, new Randomizer(new Mt19937($seed)));
+    public function __construct(
+        private readonly Numbers $numbers,
+        private readonly array $faults = [],
+        int $seed = 1,
+        ?GoesOn $goesOn = null,
+    ) {
+        $this->machine = new Machine($numbers, $faults, new Randomizer(new Mt19937($seed)), $goesOn);
         $this->machine->step(0.0, 1e-6);
         $this->lines = new Lines;
         $this->storage = new Storage;

@@ -6,6 +6,7 @@ namespace App\Proof;
 
 use App\Machines\KeepsPrinter;
 use App\Machines\Machine;
+use App\Proof\Run\HeatState;
 use App\Proof\Run\ProofRun;
 
 /** One printer, one who speaks with it. */
@@ -14,7 +15,7 @@ final readonly class RunsKeepPrinters implements KeepsPrinter
     public function reasonNotToAsk(Machine $machine): ?string
     {
         $runs = ProofRun::query()->where('machine_id', $machine->id)
-            ->where(static fn ($q) => $q->whereNull('ended_at')->orWhereIn('heat', ['hot', 'unconfirmed']))
+            ->where(static fn ($q) => $q->whereNull('ended_at')->orWhereIn('heat', HeatState::MAY_BE_ON))
             ->exists();
 
         return $runs ? "A proof run speaks with {$machine->tag} now, or its heaters are not known to be off. Look at that first." : null;

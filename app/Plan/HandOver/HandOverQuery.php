@@ -11,6 +11,7 @@ use App\Plan\Ahead\Timers;
 use App\Plan\Calendar\ShopHours;
 use App\Plan\Making\PlanRow;
 use App\Plan\Today\PlanWords;
+use App\Proof\Run\HeatState;
 use App\Proof\Run\ProofRun;
 use App\Repair\Timers\Timer;
 use App\Repair\WorkOnJob;
@@ -54,13 +55,14 @@ final readonly class HandOverQuery
     private function runs(): array
     {
         return array_values(ProofRun::query()->with('job.machine')
-            ->where(static fn ($q) => $q->whereIn('state', ProofRun::ON)->orWhereIn('heat', ['hot', 'unconfirmed']))
+            ->where(static fn ($q) => $q->whereIn('state', ProofRun::ON)->orWhereIn('heat', HeatState::MAY_BE_ON))
             ->orderBy('id')->limit(self::MOST)->get()
             ->map(fn (ProofRun $run): HandOverLineView => new HandOverLineView(
                 $run->job_id,
                 $run->job->machine->tag,
                 match ($run->heat) {
                     'unconfirmed' => 'Its heaters may be on: pull the plug.',
+                    'cooling' => 'Told to be off, and watched until it is seen to cool.',
                     'hot' => sprintf('Hot, a proof runs on it since %s.', $this->clock($run->began_at)),
                     default => sprintf('A proof runs on it since %s.', $this->clock($run->began_at)),
                 },

@@ -8,6 +8,7 @@ use App\Proof\StageProofs;
 use Illuminate\Console\Command;
 use OddBench\Knowledge\Knowledge;
 use OddBench\Rig\Fault;
+use OddBench\Rig\GoesOn;
 use OddBench\Rig\Hostile;
 use OddBench\Rig\Numbers;
 use OddBench\Rig\Printer;
@@ -17,7 +18,7 @@ use RuntimeException;
 /** Starts a simulated printer on a port. */
 final class RigCommand extends Command
 {
-    protected $signature = 'odd-bench:rig {--family=tern-220} {--fault=* : what is wrong with it, hidden from who connects} {--port=8641} {--host=127.0.0.1 : other machines reach it only when you name another address} {--speed=1 : simulated seconds for each real one} {--seed=1} {--for= : stop after so many real seconds} {--hostile= : how it goes wrong once it is told to heat: silent, closes, storm, huge, busy or deaf} {--air= : hold cool air to the running one on that port: hotend, bed or off}';
+    protected $signature = 'odd-bench:rig {--family=tern-220} {--fault=* : what is wrong with it, hidden from who connects} {--port=8641} {--host=127.0.0.1 : other machines reach it only when you name another address} {--speed=1 : simulated seconds for each real one} {--seed=1} {--for= : stop after so many real seconds} {--hostile= : how it goes wrong once it is told to heat: silent, closes, storm, huge, busy or deaf} {--goes-on= : what its heater does once it is told to be off: stays, bed-stays, creeps or returns} {--air= : hold cool air to the running one on that port: hotend, bed or off}';
 
     protected $description = 'A simulated printer on a TCP port';
 
@@ -44,6 +45,12 @@ final class RigCommand extends Command
 
             return self::INVALID;
         }
+        $goesOn = $this->option('goes-on') === null ? null : GoesOn::tryFrom((string) $this->option('goes-on'));
+        if ($this->option('goes-on') !== null && $goesOn === null) {
+            $this->error('goes-on is one of '.implode(', ', array_column(GoesOn::cases(), 'value')).'.');
+
+            return self::INVALID;
+        }
         $family = $knowledge->families[(string) $this->option('family')] ?? null;
         if ($family === null || $family->isUnknown()) {
             $this->error('There is no such family. Known: '.implode(', ', array_keys($knowledge->families)).'.');
@@ -58,6 +65,7 @@ final class RigCommand extends Command
                     Numbers::of($family->name, $family->traits, sizeMm: [$bed->xMm, $bed->yMm, $bed->zMm]),
                     array_values(array_filter($faults)),
                     (int) $this->option('seed'),
+                    $goesOn,
                 ),
                 (string) $this->option('host'),
                 (int) $this->option('port'),

@@ -122,13 +122,13 @@ final readonly class ControlRun
     /** Somebody has pulled the plug of a printer that does not answer any more. */
     public function unplugged(ProofRun $run, Person $by): void
     {
-        if (! in_array($run->heat, ['hot', 'unconfirmed'], true)) {
+        if (! HeatState::mayBeOn($run->heat)) {
             throw Refused::because('heat', 'Its heaters are off already.');
         }
         $this->record->write($run->job, $by, null, function () use ($run, $by): Said {
             $run->update(['unplugged_by' => $by->id]);
 
-            return new Said('unplugged', 'Its plug was pulled: the printer did not confirm that its heaters were off.');
+            return new Said('unplugged', 'Its plug was pulled: its heaters were not seen to cool.');
         });
         $this->files->write($run->id, 'unplugged', []);
     }
@@ -141,8 +141,15 @@ final readonly class ControlRun
         }
         $taken = ProofRun::query()->with('job.machine')
             ->where('address', $address)
-            ->where(static fn ($q) => $q->whereNull('ended_at')->orWhereIn('heat', ['hot', 'unconfirmed']))
+            ->where(static fn ($q) => $q->whereNull('ended_at')->orWhereIn('heat', HeatState::MAY_BE_ON))
             ->first();
+        if ($taken !== null && $taken->ended_at !== null && $taken->heat === 'cooling') {
+            throw Refused::because(
+                'port',
+                "The printer at this address is still watched until its heaters are seen to cool ({$taken->job->machine->tag}). "
+                    .'That takes a minute or two; then begin again.',
+            );
+        }
         if ($taken !== null && $taken->ended_at !== null) {
             throw Refused::because(
                 'port',

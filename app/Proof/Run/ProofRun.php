@@ -26,7 +26,7 @@ use OddBench\Proof\Run\RunStage;
  * @property string|null $said
  * @property bool $stop_asked
  * @property string|null $address
- * @property 'cold'|'hot'|'unconfirmed'|'off' $heat
+ * @property 'cold'|'hot'|'cooling'|'unconfirmed'|'off' $heat
  * @property float|null $hotend_c
  * @property float|null $bed_c
  * @property Carbon|null $measured_at

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Proof\Runner;
 
 use App\Proof\Run\CountRun;
+use App\Proof\Run\HeatState;
 use App\Proof\Run\KeepRises;
 use App\Proof\Run\ProofRun;
+use App\Proof\Run\TagStuckHeater;
 use App\Proof\StageProofs;
 use App\Safety\RedTag;
 use Illuminate\Support\Facades\DB;
@@ -35,6 +37,7 @@ final class Clerk
         private readonly RunFiles $files,
         private readonly CountRun $count,
         private readonly KeepRises $rises,
+        private readonly TagStuckHeater $tag,
     ) {
     }
 
@@ -52,7 +55,7 @@ final class Clerk
             return false;
         }
         $runs = ProofRun::query()->with(['job.machine', 'person'])
-            ->where(static fn ($q) => $q->whereNull('ended_at')->orWhereIn('heat', ['hot', 'unconfirmed'])->orWhereIn('id', $known))
+            ->where(static fn ($q) => $q->whereNull('ended_at')->orWhereIn('heat', HeatState::MAY_BE_ON)->orWhereIn('id', $known))
             ->orderBy('id')
             ->get();
         $this->files->beat();
@@ -80,7 +83,7 @@ final class Clerk
     private function anyWanted(): bool
     {
         $asked = DB::connection()->getPdo()->query(
-            "SELECT 1 FROM proof_runs WHERE ended_at IS NULL OR heat IN ('hot', 'unconfirmed') LIMIT 1",
+            "SELECT 1 FROM proof_runs WHERE ended_at IS NULL OR heat IN ('".implode("','", HeatState::MAY_BE_ON)."') LIMIT 1",
         );
 
         return $asked !== false && $asked->fetchColumn() !== false;
@@ -94,7 +97,7 @@ final class Clerk
         } elseif ($run->ended_at === null && $run->stop_asked) {
             $this->files->write($run->id, 'stop', []);
         }
-        if ($run->unplugged_by !== null && in_array($run->heat, ['hot', 'unconfirmed'], true)) {
+        if ($run->unplugged_by !== null && HeatState::mayBeOn($run->heat)) {
             $this->files->write($run->id, 'unplugged', []);
         }
         $this->takeDown($run);
@@ -166,6 +169,9 @@ final class Clerk
         if ($fresh) {
             $this->count->of($run);
         }
+        if (is_string($said['plug'] ?? null) && is_string($said['plug_finding'] ?? null)) {
+            $this->tag->of($run, $said['plug'], $said['plug_finding']);
+        }
         $this->carried[$run->id] = $stamp;
     }
 
@@ -203,7 +209,7 @@ final class Clerk
     private function forgetUnlessHot(int $run): void
     {
         $said = $this->files->read($run, 'said');
-        if (in_array($said['heat'] ?? null, ['hot', 'unconfirmed'], true)
+        if (HeatState::mayBeOn($said['heat'] ?? null)
             || ($said !== null && $this->files->stamp($run, 'done') === null)) {
             $this->files->write($run, 'stop', ['why' => 'This run is not in the database any more.']);
         } else {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Proof\Runner;
 
+use App\Proof\Run\HeatState;
+use OddBench\Proof\Run\Danger;
 use OddBench\Proof\Run\Plan;
 use OddBench\Proof\Run\Run;
 use OddBench\Proof\Run\Session;
@@ -63,9 +65,15 @@ final class Link
         $plan = Plan::of(is_array($order['plan'] ?? null) ? $order['plan'] : []);
         $done = array_keys(array_filter($this->earlier, static fn (array $r): bool => ($r['passed'] ?? false) === true));
         $patience = max(1.0, $speed / 4);
-        $this->hotKept = in_array($said['heat'] ?? null, ['hot', 'unconfirmed'], true);
+        $this->hotKept = HeatState::mayBeOn($said['heat'] ?? null);
         $run = new Run(Plan::of(['stages' => array_values(array_diff($plan->stages, $done))] + $plan->toArray()), $patience);
-        $this->session = new Session($run, $plan->limits, $this->hotKept, $patience);
+        $this->session = new Session(
+            $run,
+            $plan->limits,
+            $this->hotKept,
+            $patience,
+            is_string($said['plug'] ?? null) ? new Danger($said['plug'], is_string($said['plug_finding'] ?? null) ? $said['plug_finding'] : null) : null,
+        );
         // time runs on from what was measured before
         $from = is_numeric($said['t'] ?? null) ? 60 * (1 + floor((float) $said['t'] / 60)) : 0.0;
         $this->zero = Clock::s() - $from / $speed;
@@ -120,12 +128,15 @@ final class Link
         return ! $this->keep($now, true);
     }
 
-    /** The process is asked to go: heaters off and confirmed, as far as that can be had in some seconds; the run stays open. */
+    /**
+     * The process is asked to go: heaters off and confirmed, as far as that can be had in some seconds. Whether they cool is seen by who
+     * comes after it, and every screen says until then that they may be on; the run stays open.
+     */
     public function leave(float $within): void
     {
         $heated = $this->session->hot();
         $this->session->stop($this->now(), 'The runner is stopped.');
-        for ($until = Clock::s() + $within; $heated && $this->session->hot() && Clock::s() < $until; usleep(10_000)) {
+        for ($until = Clock::s() + $within; $heated && ! $this->session->confirmedOff() && Clock::s() < $until; usleep(10_000)) {
             try {
                 $this->talk($this->now());
             } catch (Throwable) {
@@ -252,7 +263,7 @@ final class Link
     {
         $run = $this->session->run;
 
-        return "{$run->state} {$run->stage} {$run->want?->text} ".count($run->results)." {$this->heatWord()}";
+        return "{$run->state} {$run->stage} {$run->want?->text} ".count($run->results)." {$this->heatWord()} {$this->session->plug()?->because}";
     }
 
     private function heatWord(): string
@@ -260,8 +271,9 @@ final class Link
         return match (true) {
             $this->session->confirmedOff() && ! $this->session->hot() => 'off',
             ! $this->session->hot() => $this->hotKept ? 'off' : 'cold',
-            $this->session->run->runs() && $this->session->alarm($this->now()) === null => 'hot',
-            default => 'unconfirmed',
+            $this->session->alarm($this->now()) !== null => 'unconfirmed',
+            $this->session->confirmedOff() => 'cooling',
+            default => $this->session->run->runs() ? 'hot' : 'unconfirmed',
         };
     }
 
@@ -280,6 +292,8 @@ final class Link
             'results' => (object) array_merge($this->earlier, $run->results),
             'said' => mb_substr($this->ended['said'] ?? $run->said, 0, 500),
             'heat' => $this->heatWord(),
+            'plug' => $this->session->plug()?->because,
+            'plug_finding' => $this->session->plug()?->finding,
             'ended' => $this->ended !== null || ! $run->runs(),
             'hotend_c' => $last?->hotend,
             'bed_c' => $last?->bed,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Proof\Runner;
 
+use App\Proof\Run\HeatState;
 use RuntimeException;
 use Throwable;
 
@@ -81,16 +82,20 @@ final class Prover
     /** The process is asked to go. */
     public function leave(float $within): void
     {
-        foreach ($this->links as $link) {
+        foreach ($this->links as $run => $link) {
             try {
                 $link->leave($within);
+                if ($link->lingers()) {
+                    unset($this->links[$run]);
+                }
             } catch (Throwable $e) {
                 Quietly::log($e);
             }
         }
-        $this->links = [];
+        // what is not seen to cool yet stays told: a screen that hears nothing newer for a while says that it may be on
         $this->toldAt = -INF;
         $this->tell();
+        $this->links = [];
     }
 
     private function takeUp(): void
@@ -101,7 +106,7 @@ final class Prover
                 continue;
             }
             $said = $this->files->read($run, 'said');
-            if (($said['ended'] ?? false) === true && ! in_array($said['heat'] ?? '', ['hot', 'unconfirmed'], true)) {
+            if (($said['ended'] ?? false) === true && ! HeatState::mayBeOn($said['heat'] ?? '')) {
                 $this->done($run);
 
                 continue;

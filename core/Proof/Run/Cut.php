@@ -115,6 +115,7 @@ final class Cut
                 ),
                 'heats-unasked',
                 $heater,
+                true,
             );
         }
     }

@@ -9,9 +9,10 @@ final readonly class Danger
 {
     /**
      * @param  string|null  $finding  code
-     * @param  'hotend'|'bed'|null  $stuck  heater that may heat whatever it is told: it has to be seen cooling, or only the plug ends it
+     * @param  'hotend'|'bed'|null  $stuck  heater that may heat whatever it is told: every screen says so until it is seen to cool
+     * @param  bool  $unasked  it heated with nothing asked: only the plug ends that
      */
-    public function __construct(public string $because, public ?string $finding, public ?string $stuck = null)
+    public function __construct(public string $because, public ?string $finding, public ?string $stuck = null, public bool $unasked = false)
     {
     }
 }

@@ -185,6 +185,24 @@ final class Run
         }
     }
 
+    /** It has ended, and a heater that was on does not go off: nothing of that is a pass. */
+    public function doesNotCool(string $words, string $finding): void
+    {
+        if ($this->state === 'passed') {
+            $stage = (string) (array_key_last($this->results) ?? $this->stage);
+            $this->results[$stage] = [
+                'passed' => false,
+                'words' => $words,
+                'value' => null,
+                'rise' => null,
+                'finding' => $finding,
+                'danger' => true,
+            ];
+            $this->state = 'failed';
+            $this->said = $words;
+        }
+    }
+
     /** The link is gone. */
     public function lost(float $t, string $why): void
     {

@@ -8,8 +8,8 @@ use Throwable;
 
 /**
  * One link to one printer: everything its run sends and hears goes through here. It knows what is hot, cuts off what is dangerous,
- * and once the run has ended in whatever way it stays until the printer has confirmed that its heaters are off. Off comes first:
- * a printer that was left hot is switched off before anything else is said to it.
+ * and once the run has ended in whatever way it stays until every heater that was on is seen to cool. Off comes first: a printer
+ * that was left hot is switched off, and has cooled, before anything else is said to it.
  */
 final class Session
 {
@@ -23,10 +23,7 @@ final class Session
 
     private const BLIND_S = 20.0;
 
-    /** s a printer that is there may take to confirm before somebody is told to pull the plug */
-    private const CONFIRMS_S = 3.0;
-
-    /** s it is looked at after that: a switch on the board that is stuck goes on heating */
+    /** s one that never heated is looked at once its run has ended */
     private const LINGERS_S = 10.0;
 
     public readonly Run $run;
@@ -37,44 +34,40 @@ final class Session
 
     private readonly Cut $cut;
 
-    private ?TurnOff $off = null;
+    private readonly Heaters $heaters;
 
     private bool $linked = false;
 
     private string $out = '';
-
-    private float $offSince = 0.0;
 
     private float $demandedAt = -INF;
 
     /** Temperatures asked for beside the run, whose “ok” is not the run’s. */
     private int $demanded = 0;
 
-    /** Whether anything was told to heat since it was last known to be off. */
-    private bool $heated;
-
     private float $hotSince = 0.0;
 
-    private ?float $confirmedAt = null;
-
     private ?Sample $last = null;
-
-    /** @var 'hotend'|'bed'|null */
-    private ?string $stuck = null;
 
     /**
      * @param  bool  $leftHot  a session before this one, of a process that is gone, left this printer hot
      * @param  float  $patience  how many times longer than usual the printer may take, as of the run
+     * @param  Danger|null  $plug  why only the plug ends it, as that session had seen
      */
-    public function __construct(Run $run, ?Limits $limits = null, private bool $leftHot = false, private readonly float $patience = 1.0)
-    {
+    public function __construct(
+        Run $run,
+        ?Limits $limits = null,
+        private bool $leftHot = false,
+        private readonly float $patience = 1.0,
+        ?Danger $plug = null,
+    ) {
         $this->run = $run;
         $this->reader = new LineReader;
         $this->asked = new Asked;
         $this->cut = new Cut($limits ?? $run->plan->limits, $this->asked);
-        $this->heated = $leftHot;
+        $this->heaters = new Heaters($leftHot, $plug, $patience);
         if ($leftHot) {
-            $this->off = new TurnOff(false, null, $patience);
+            $this->heaters->tell(0.0);
         }
     }
 
@@ -82,8 +75,9 @@ final class Session
     public function connected(float $t): void
     {
         $this->linked = true;
-        $this->off?->reconnected();
-        $this->offSince = $t;
+        if ($this->heaters->toldOff()) {
+            $this->heaters->tell($t, $this->run->deaf);
+        }
         $this->tick($t);
     }
 
@@ -105,11 +99,11 @@ final class Session
             $sample = Sample::read($line, $t);
             if ($sample !== null) {
                 $this->read($t, $sample);
-            } elseif ($line === 'start' || preg_match('/halted|kill\(\)|system stopped/i', $line) === 1) {
+            } elseif ($line === 'start' || TurnOff::halted($line)) {
                 $this->asked->forget($t);
             }
-            if ($this->off !== null) {
-                $this->off->hear($line, $t);
+            if ($this->heaters->toldOff()) {
+                $this->heaters->hear($line, $t);
             } elseif ($this->demanded > 0 && preg_match('/^ok T:/', $line) === 1) {
                 $this->demanded--;
                 $this->run->hear($t, substr($line, 3), $sample);
@@ -122,15 +116,15 @@ final class Session
     /** Time goes on to this moment, s, whether anything came or not. */
     public function tick(float $t): void
     {
-        if ($this->off?->confirmed === true && $this->leftHot && $this->run->state === 'waiting') {
-            // what was left hot is off: now the run goes on from the stage that was cut off
-            $this->off = $this->confirmedAt = null;
+        if ($this->leftHot && ! $this->heaters->hot() && $this->confirmedOff() && $this->run->state === 'waiting') {
+            // what was left hot is seen to cool: now the run goes on from the stage that was cut off
+            $this->heaters->handOver();
             $this->leftHot = false;
             $this->run->connected($t);
-        } elseif ($this->off === null && $this->linked && $this->run->state === 'waiting') {
+        } elseif (! $this->heaters->toldOff() && $this->linked && $this->run->state === 'waiting') {
             $this->run->connected($t);
         }
-        if ($this->off === null) {
+        if (! $this->heaters->toldOff()) {
             $this->watch($t);
             $this->run->tick($t);
         }
@@ -173,49 +167,48 @@ final class Session
         return $out;
     }
 
-    /** Whether a heater of this printer may be on, as far as anybody here knows. */
+    /** Whether a heater of this printer may be on, as far as anybody here has seen. */
     public function hot(): bool
     {
-        return $this->heated;
+        return $this->heaters->hot();
     }
 
     /** Whether it has to be connected: something runs, or something is not yet known to be off and to stay so. */
     public function wantsLink(float $t): bool
     {
-        if ($this->run->runs() || $this->heated) {
+        if ($this->run->runs() || $this->heaters->hot()) {
             return true;
         }
 
-        // what was never heated is told to stay off, and nobody waits long for its answer
-        return $this->off !== null && $this->linked && $t - ($this->confirmedAt ?? $this->offSince) < self::LINGERS_S;
+        // what never heated is told to stay off, and nobody waits long for its answer
+        return $this->heaters->toldOff() && $this->linked
+            && $t - ($this->heaters->confirmedAt() ?? $this->heaters->offSince()) < self::LINGERS_S;
     }
 
-    /** The printer has reported that nothing is asked of its heaters any more. */
+    /** The printer has reported that nothing is asked of its heaters any more; that they cool is still to be seen. */
     public function confirmedOff(): bool
     {
-        return $this->confirmedAt !== null;
+        return $this->heaters->confirmedAt() !== null;
+    }
+
+    /** Why only the plug ends it; for whoever comes after this session. */
+    public function plug(): ?Danger
+    {
+        return $this->heaters->plug();
     }
 
     /** What somebody has to be told at once; nothing while all is as it should be. */
     public function alarm(float $t): ?string
     {
-        if ($this->off === null || ! $this->heated) {
-            return null;
-        }
-        if ($this->stuck !== null) {
-            return 'It is told to be off and does not cool: pull the plug.';
-        }
-
-        return $this->linked && $t - $this->offSince < $this->patience * self::CONFIRMS_S ? null : 'Heaters may be on: pull the plug.';
+        return $this->heaters->alarm($t, $this->linked);
     }
 
     /** Somebody has pulled its plug. */
     public function unplugged(float $t): void
     {
         $this->stop($t, 'Its plug was pulled.');
-        $this->heated = false;
+        $this->heaters->areOff();
         $this->linked = false;
-        $this->stuck = null;
     }
 
     /** The last temperatures, as the printer said them; how old they are is for who asks to work out. */
@@ -227,30 +220,25 @@ final class Session
     private function read(float $t, Sample $sample): void
     {
         $this->last = $sample;
-        if ($this->off !== null) {
+        if ($this->heaters->toldOff()) {
             $this->run->log->add($sample);
-            $this->off->read($sample);
-        }
-        if ($this->off?->confirmed === true && $this->confirmedAt === null) {
-            $this->confirmedAt = $t;
-            $this->heated = false;
-            $this->stuck = null;
+            $this->heaters->read($sample);
+            $plug = $this->heaters->plug();
+            if ($plug !== null && $plug->finding !== null && ! $this->run->runs()) {
+                $this->run->doesNotCool($plug->because, $plug->finding);
+            }
         }
         $danger = $this->cut->read($sample);
         if ($danger === null) {
             return;
         }
-        if ($this->run->runs() && $this->off === null) {
-            $this->stuck = $danger->stuck;
-            $this->heated = $this->heated || $this->stuck !== null;
+        if ($this->run->runs() && ! $this->heaters->toldOff()) {
+            $this->heaters->danger($sample, $danger);
             $this->run->cut($t, $danger);
             $this->settle($t);
-        } elseif ($danger->stuck !== null && $this->confirmedAt !== null) {
+        } elseif ($danger->stuck !== null && $this->confirmedOff()) {
             // off, as it says itself, and hotter all the same
-            $this->stuck = $danger->stuck;
-            $this->heated = true;
-            $this->off = $this->confirmedAt = null;
-            $this->settle($t);
+            $this->heaters->danger($sample, $danger);
         }
     }
 
@@ -285,9 +273,8 @@ final class Session
     /** A run that has ended leaves nothing hot. */
     private function settle(float $t): void
     {
-        if (! $this->run->runs() && $this->off === null && ($this->linked || $this->heated)) {
-            $this->off = new TurnOff($this->run->deaf, $this->stuck, $this->patience);
-            $this->offSince = $t;
+        if (! $this->run->runs() && ! $this->heaters->toldOff() && ($this->linked || $this->heaters->hot())) {
+            $this->heaters->tell($t, $this->run->deaf);
             $this->out = '';
         }
     }
@@ -297,12 +284,12 @@ final class Session
         if (! $this->linked) {
             return;
         }
-        $out = $this->off === null ? $this->run->take() : $this->off->tick($t);
+        $out = $this->heaters->toldOff() ? $this->heaters->tick($t) : $this->run->take();
         $this->asked->sent($out, $t);
-        if ($this->asked->heats() && ! $this->heated) {
-            $this->heated = true;
+        if ($this->asked->heats() && ! $this->heaters->hot()) {
             $this->hotSince = $t;
         }
+        $this->heaters->on($this->asked);
         $this->out .= $out;
     }
 }

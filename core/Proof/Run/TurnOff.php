@@ -6,7 +6,8 @@ namespace OddBench\Proof\Run;
 
 /**
  * Switches both heaters off and does not rest until the printer itself reports that nothing is asked of them any more: says it
- * again and again, harder when it is not heard, and after each new connection from the beginning.
+ * again and again, and harder when it is not heard. Afterwards it goes on saying it, and asks how warm they are: that they cool is
+ * seen by *Cooling*.
  */
 final class TurnOff
 {
@@ -21,7 +22,10 @@ final class TurnOff
     /** s after which a printer that says only that it is halted is started anew, so that it reports again. */
     private const ANEW_S = 3.0;
 
-    private const FALLS_C = 3.0;
+    /** s between two looks once it is confirmed */
+    private const LOOKS_S = 2.0;
+
+    private const LOOK = "M104 S0\nM140 S0\nM105\n";
 
     public bool $confirmed = false;
 
@@ -33,31 +37,22 @@ final class TurnOff
 
     private ?float $haltedAt = null;
 
-    private float $peak = -INF;
-
     /**
      * @param  bool  $kill  it is busy with something that keeps it from hearing anything but an emergency stop
-     * @param  'hotend'|'bed'|null  $mustFall  heater that got too hot: it has to be seen cooling, a target of 0 alone says nothing
      * @param  float  $patience  as of the run
      */
-    public function __construct(private readonly bool $kill, private readonly ?string $mustFall, private readonly float $patience = 1.0)
+    public function __construct(private readonly bool $kill, private readonly float $patience = 1.0)
     {
-    }
-
-    /** A new connection: everything is said anew. */
-    public function reconnected(): void
-    {
-        $this->saidAt = -INF;
-        $this->since = null;
-        $this->haltedAt = null;
-        $this->killed = false;
     }
 
     /** @return string what goes to the printer now */
     public function tick(float $t): string
     {
         if ($this->confirmed) {
-            return '';
+            $looks = $t - $this->saidAt >= self::LOOKS_S;
+            $this->saidAt = $looks ? $t : $this->saidAt;
+
+            return $looks ? self::LOOK : '';
         }
         $first = $this->since === null;
         $this->since ??= $t;
@@ -82,19 +77,20 @@ final class TurnOff
         if ($this->since === null || $sample->t < $this->since) {
             return;
         }
-        $off = $sample->hotendTarget <= 0 && $sample->bedTarget <= 0;
-        $stuck = $this->mustFall === 'bed' ? $sample->bed : $sample->hotend;
-        $this->peak = max($this->peak, $stuck);
-        if ($off && ($this->mustFall === null || $stuck < $this->peak - self::FALLS_C)) {
-            $this->confirmed = true;
-        }
+        $this->confirmed = $this->confirmed || ($sample->hotendTarget <= 0 && $sample->bedTarget <= 0);
     }
 
     /** Any other line; a halted printer reports nothing until it is started anew. */
     public function hear(string $line, float $t): void
     {
-        if ($this->since !== null && preg_match('/halted|kill\(\)/i', $line) === 1) {
+        if ($this->since !== null && self::halted($line)) {
             $this->haltedAt ??= $t;
         }
+    }
+
+    /** Whether this is a printer that has stopped itself. */
+    public static function halted(string $line): bool
+    {
+        return preg_match('/halted|kill\(\)|system stopped/i', $line) === 1;
     }
 }

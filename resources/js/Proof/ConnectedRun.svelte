@@ -90,8 +90,9 @@
   const heatWords = {
     cold: '',
     hot: '· it heats',
-    unconfirmed: '· told to be off, not confirmed: heaters may be on, pull the plug',
-    off: '· heaters off, as the printer itself says',
+    cooling: '· told to be off: watched until it is seen to cool',
+    unconfirmed: '· told to be off, and not seen to cool: heaters may be on, pull the plug',
+    off: '· heaters off: it was seen to cool',
   } as const;
 </script>
 
@@ -177,7 +178,7 @@
           <p class="text-sm text-quiet">
             Last heard: hot end <span class="fig text-ink">{run.data.hotendC.toFixed(1)}</span> °C, bed
             <span class="fig text-ink">{(run.data.bedC ?? 0).toFixed(1)}</span>
-            °C{#if under || run.data.heat === 'unconfirmed'}, {age(run.data.temperatureAgeS ?? 0)} ago{/if}
+            °C{#if under || run.data.heat === 'cooling' || run.data.heat === 'unconfirmed'}, {age(run.data.temperatureAgeS ?? 0)} ago{/if}
           </p>
         {/if}
         {#if run.data.said}<p class="mt-1 truncate font-mono text-sm text-quiet" title={run.data.said}>
