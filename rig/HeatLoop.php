@@ -97,6 +97,10 @@ final class HeatLoop
             return 0.0;
         }
 
+        if ($this->goesOn === GoesOn::Leaks) {
+            return GoesOn::LEAKS;
+        }
+
         return $this->control($c + ($this->goesOn === GoesOn::Creeps ? GoesOn::CREEPS_C_PER_S * ($now - $since) : 0.0), $dt);
     }
 

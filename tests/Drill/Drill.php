@@ -26,6 +26,9 @@ final class Drill
         foreach ($this->long ? ['silent', 'closes', 'storm', 'huge', 'busy', 'deaf'] : ['silent', 'busy', 'deaf'] as $how) {
             $this->line("hostile printer: {$how}", fn (): string => $this->hostile($how));
         }
+        foreach ($this->long ? ['stays', 'creeps', 'leaks', 'returns'] : ['stays', 'returns'] as $how) {
+            $this->line("off, and its heater {$how}", fn (): string => $this->goesOn($how));
+        }
         $this->line('stop, until confirmed off', $this->stops(...));
         $this->line('runner killed while hot', $this->runnerKilled(...));
         $this->line('database killed while hot', $this->databaseKilled(...));
@@ -183,12 +186,12 @@ final class Drill
 
             return $this->site->target($port) === 0.0;
         }, 40);
-        // either the printer has said so itself, or every screen is told
+        // either it was seen to cool, or every screen is told
         $this->site->wait(
             fn (): bool => ($this->site->said($run)['heat'] ?? '') === 'off'
                 || $this->site->alarm($run) !== null
                 || $this->site->said($run) === [],
-            30,
+            40,
         );
         $state = (string) ($this->site->said($run)['state'] ?? $this->site->ask("SELECT state FROM proof_runs WHERE id = {$run}")[0]);
         $heat = (string) ($this->site->said($run)['heat'] ?? $this->site->ask("SELECT heat FROM proof_runs WHERE id = {$run}")[0]);
@@ -206,34 +209,75 @@ final class Drill
             'off after %.1f s (%.0f s of the printer’s time), %s%s',
             $off,
             20 * $off,
-            $heat === 'off' ? 'and it has said so' : 'not confirmed, so every screen says: pull the plug',
+            $heat === 'off' ? 'and it was seen to cool' : 'not confirmed, so every screen says: pull the plug',
             $alarmed === null ? '' : sprintf('; alarm after %.1f s', $alarmed),
         );
+    }
+
+    /** Off as the printer says, and hot all the same: every screen says so, and it stays so until somebody pulls the plug. */
+    private function goesOn(string $how): string
+    {
+        $port = $this->site->printer(null, $how);
+        $job = $this->site->jobAtProve();
+        $run = $this->site->heat($job, $port);
+        $this->site->wait(fn (): bool => (float) ($this->site->said($run)['hotend_c'] ?? 0) > 150.0, 60);
+        $began = hrtime(true);
+        $this->site->desk->done('POST', "/jobs/{$job}/proof-run/{$run}/stop");
+        $this->site->wait(fn (): bool => $this->site->alarm($run) !== null && ($this->site->said($run)['plug'] ?? null) !== null, 60);
+        $seen = (hrtime(true) - $began) / 1e9;
+        $words = (string) $this->site->alarm($run);
+        $tagged = $how !== 'returns';
+        if ($tagged) {
+            $this->site->wait(
+                fn (): bool => $this->site->ask("SELECT count(*) FROM red_tags WHERE job_id = {$job} AND off_at IS NULL")[0] === 1,
+                10,
+            );
+        }
+        // who comes after this runner says the same
+        posix_kill((int) $this->site->supervise('pid', 'prover'), SIGKILL);
+        usleep(3_000_000);
+        $this->must($this->site->alarm($run) === $words, 'the runner that came after it says '.json_encode($this->site->alarm($run)));
+        $this->site->desk->done('POST', "/jobs/{$job}/proof-run/{$run}/unplugged");
+        $this->site->wait(fn (): bool => $this->site->alarm($run) === null, 10);
+        $this->site->noPrinter($port);
+
+        return sprintf('“%s” after %.1f s (%.0f s of the printer’s time)%s', $words, $seen, 20 * $seen, $tagged ? ', and a red tag' : '');
     }
 
     private function stops(): string
     {
         $port = $this->site->printer();
         $job = $this->site->jobAtProve();
-        $times = [];
+        $times = $cooled = [];
         foreach (range(1, $this->long ? 60 : 3) as $_) {
             $run = $this->site->heat($job, $port);
             $began = hrtime(true);
             $this->site->desk->send('POST', "/jobs/{$job}/proof-run/{$run}/stop");
-            $this->site->wait(fn (): bool => in_array($this->site->said($run)['heat'] ?? 'off', ['off'], true), 10);
+            $this->site->wait(fn (): bool => in_array($this->site->said($run)['heat'] ?? 'off', ['cooling', 'off'], true), 10);
             $times[] = (hrtime(true) - $began) / 1e9;
             $this->must($this->site->target($port) === 0.0, 'its own screen shows a target');
+            // nobody begins on it before it was seen to cool
             $this->site->wait(
-                fn (): bool => $this->site->ask("SELECT count(*) FROM proof_runs WHERE id = {$run} AND ended_at IS NOT NULL")[0] === 1,
-                10,
+                fn (): bool => $this->site->ask(
+                    "SELECT count(*) FROM proof_runs WHERE id = {$run} AND ended_at IS NOT NULL AND heat = 'off'",
+                )[0] === 1,
+                30,
             );
+            $cooled[] = (hrtime(true) - $began) / 1e9;
         }
         sort($times);
         $this->site->noPrinter($port);
         $p95 = $times[(int) ceil(0.95 * count($times)) - 1];
         $this->must($p95 < 1.0, sprintf('95th percentile %.2f s', $p95));
 
-        return sprintf('%d stops: median %.2f s, 95th percentile %.2f s', count($times), $times[intdiv(count($times), 2)], $p95);
+        return sprintf(
+            '%d stops: median %.2f s, 95th percentile %.2f s; seen to cool after %.1f s at the most (%.0f s of the printer’s time)',
+            count($times),
+            $times[intdiv(count($times), 2)],
+            $p95,
+            max($cooled),
+            20 * max($cooled),
+        );
     }
 
     private function runnerKilled(): string
@@ -250,8 +294,10 @@ final class Drill
             $this->site->wait(fn (): bool => $this->site->target($port) > 0, 30);
             $this->site->desk->done('POST', "/jobs/{$job}/proof-run/{$run}/stop");
             $this->site->wait(
-                fn (): bool => $this->site->ask("SELECT count(*) FROM proof_runs WHERE id = {$run} AND ended_at IS NOT NULL")[0] === 1,
-                10,
+                fn (): bool => $this->site->ask(
+                    "SELECT count(*) FROM proof_runs WHERE id = {$run} AND ended_at IS NOT NULL AND heat = 'off'",
+                )[0] === 1,
+                30,
             );
         }
         $this->site->noPrinter($port);
@@ -293,7 +339,7 @@ final class Drill
             fn (): bool => $this->site->ask(
                 "SELECT count(*) FROM proof_runs WHERE id = {$run} AND state = 'stopped' AND heat = 'off'",
             )[0] === 1,
-            10,
+            40,
         );
         $this->site->noPrinter($port);
 

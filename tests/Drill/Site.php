@@ -75,7 +75,7 @@ final class Site
     }
 
     /** @return int the port it listens on */
-    public function printer(?string $hostile = null): int
+    public function printer(?string $hostile = null, ?string $goesOn = null): int
     {
         $free = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('No port is free.');
         $name = (string) stream_socket_get_name($free, false);
@@ -91,6 +91,7 @@ final class Site
                 '--speed',
                 '20',
                 ...($hostile === null ? [] : ['--hostile', $hostile]),
+                ...($goesOn === null ? [] : ['--goes-on', $goesOn]),
             ],
             [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']],
             $pipes,

@@ -8,6 +8,8 @@ use App\Proof\Run\ProofRun;
 use App\Proof\Runner\Clerk;
 use App\Proof\Runner\Link;
 use App\Proof\Runner\Prover;
+use App\Safety\RedTag;
+use OddBench\Rig\GoesOn;
 use OddBench\Rig\Server;
 
 /** One rule for heat, through a real socket and real files: off first, whatever is lost, and said on every screen until it is off. */
@@ -46,7 +48,7 @@ final class HeatTest extends ProofRunCase
         $this->watch($run);
         self::assertSame('passed', $run->refresh()->state, (string) $run->said);
         self::assertSame([], array_diff($before, array_keys($run->results)));
-        self::assertSame('off', $run->heat);
+        $this->isSeenToCool($run);
     }
 
     public function test_a_runner_that_was_away_for_long_switches_off_and_does_not_go_on_by_itself(): void
@@ -157,9 +159,10 @@ final class HeatTest extends ProofRunCase
         $run = $this->hot();
         $this->send('POST', "/jobs/{$this->job->id}/red-tag", ['reason' => 'smells of burning'])->assertOk();
         $this->watch($run);
-        self::assertSame(['stopped', 'off'], [$run->refresh()->state, $run->heat]);
+        self::assertSame('stopped', $run->refresh()->state);
         self::assertStringContainsString('red tag', (string) $run->said);
         $this->isOff();
+        $this->isSeenToCool($run);
 
         $other = $this->job($this->machine());
         $this->atProve($other);
@@ -187,10 +190,53 @@ final class HeatTest extends ProofRunCase
         }
     }
 
-    /** A run that has come as far as its hot end heats; then nobody turns the runner any more. */
-    private function hot(): ProofRun
+    public function test_a_heater_that_does_not_cool_is_said_on_every_screen_tagged_and_kept_until_its_plug_is_pulled(): void
     {
-        $run = $this->begin([]);
+        $run = $this->hot(GoesOn::Stays);
+        $port = (int) $this->server?->port();
+        $this->send('POST', "/jobs/{$this->job->id}/proof-run/{$run->id}/stop")->assertOk();
+        $clerk = $this->app->make(Clerk::class);
+        $this->turnUntil(fn (): bool => ($this->files->read($run->id, 'said')['heat'] ?? '') === 'cooling');
+        $clerk->turn();
+        self::assertSame(['stopped', 'cooling'], [$run->refresh()->state, $run->heat]);
+        $this->assertRefused($this->start($port), 409, 'port', 'seen to cool');
+
+        $words = 'The hot end is told to be off and does not cool: pull the plug.';
+        $this->turnUntil(fn (): bool => ($this->heatOf($run)['alarm'] ?? null) === $words);
+        $this->turnUntil(fn (): bool => ($this->files->read($run->id, 'said')['heat'] ?? '') === 'unconfirmed');
+        $clerk->turn();
+        self::assertSame('unconfirmed', $run->refresh()->heat);
+        $this->assertRefused($this->start($port), 409, 'redTag', 'wears a red tag');
+        $tag = RedTag::wornBy($this->job->machine_id);
+        self::assertStringContainsString('does not cool', (string) $tag?->reason);
+        $findings = $this->getJson("/api/v1/jobs/{$this->job->id}")->json('findings');
+        self::assertContains('heats-unasked', array_column(array_filter((array) $findings, static fn (array $f): bool => $f['present']), 'code'));
+        $clerk->turn();
+        self::assertSame(1, RedTag::query()->count());
+
+        // who comes after this runner knows it too
+        $this->prover?->leave(1.0);
+        self::assertTrue($this->heatOf($run)['hot'] ?? false, 'a runner that goes leaves it on the screens');
+        $this->prover = $this->app->make(Prover::class);
+        $this->turnUntil(fn (): bool => ($this->heatOf($run)['alarm'] ?? null) === $words);
+        $this->send('POST', "/jobs/{$this->job->id}/proof-run/{$run->id}/unplugged")->assertOk();
+        $this->turnUntil(fn (): bool => ! ($this->prover?->busy() ?? true));
+        $clerk->turn();
+        self::assertSame('off', $run->refresh()->heat);
+        $this->turnUntil(fn (): bool => $this->heatOf($run) === null);
+    }
+
+    private function isSeenToCool(ProofRun $run): void
+    {
+        $this->turnUntil(fn (): bool => ($this->files->read($run->id, 'said')['heat'] ?? 'off') === 'off');
+        $this->app->make(Clerk::class)->turn();
+        self::assertSame('off', $run->refresh()->heat);
+    }
+
+    /** A run that has come as far as its hot end is hot; then nobody turns the runner any more. */
+    private function hot(?GoesOn $goesOn = null): ProofRun
+    {
+        $run = $this->begin([], $goesOn);
         $this->watch($run, fn (): bool => $run->refresh()->stage === 'hotend-hold' && $this->target() > 100, leaveThen: true);
         self::assertSame('hot', $run->refresh()->heat);
 

@@ -10,6 +10,7 @@ use App\Proof\Runner\Clerk;
 use App\Proof\Runner\Prover;
 use App\Proof\Runner\RunFiles;
 use OddBench\Rig\Fault;
+use OddBench\Rig\GoesOn;
 use OddBench\Rig\Numbers;
 use OddBench\Rig\Printer;
 use OddBench\Rig\Server;
@@ -66,10 +67,10 @@ abstract class ProofRunCase extends BenchTestCase
     }
 
     /** @param  list<Fault>  $faults */
-    protected function begin(array $faults): ProofRun
+    protected function begin(array $faults, ?GoesOn $goesOn = null): ProofRun
     {
         $this->cold();
-        $this->printer = new Printer(Numbers::of('Tern 220', []), $faults, 4);
+        $this->printer = new Printer(Numbers::of('Tern 220', []), $faults, 4, $goesOn);
         $this->server = new Server($this->printer, '127.0.0.1', 0, self::SPEED);
         $this->start($this->server->port())->assertOk();
 

@@ -14,6 +14,12 @@ final class Heaters
     /** s a printer that is there may take to confirm before somebody is told to pull the plug */
     private const CONFIRMS_S = 3.0;
 
+    /** s one that has begun to cool is followed at the most */
+    private const FOLLOWED_S = 1800.0;
+
+    /** s one that never heated is looked at once it is told to be off */
+    private const LINGERS_S = 10.0;
+
     /** s without a temperature while it should be seen to cool */
     private const BLIND_S = 20.0;
 
@@ -80,10 +86,12 @@ final class Heaters
         return $this->confirmedAt;
     }
 
-    /** Since when they are told to be off, s. */
-    public function offSince(): float
+    /** Whether somebody has to go on looking; once they are not hot, only as long as the printer is there by itself. */
+    public function watched(float $t, bool $linked): bool
     {
-        return $this->offSince;
+        $for = $t - ($this->confirmedAt ?? $this->offSince);
+
+        return $this->hot || ($this->off !== null && $linked && $for < ($this->cooling === null ? self::LINGERS_S : self::FOLLOWED_S));
     }
 
     /** Why only the plug ends it; no finding where a sensor, or somebody at its own screen, may be all that is wrong. */
@@ -151,7 +159,7 @@ final class Heaters
             $this->cooling = null;
             $this->plug ??= ++$this->returns >= self::RETURNS ? new Danger(self::RETURNED, null) : null;
             $this->tell($sample->t);
-        } elseif ($this->hot && ! self::asks($sample)) {
+        } elseif (($this->hot || $this->cooling !== null) && ! self::asks($sample)) {
             $this->cool($sample);
         }
     }
@@ -178,27 +186,41 @@ final class Heaters
         return $linked && $t - $heard < $this->patience * $within ? null : self::MAY_BE_ON;
     }
 
-    /** Somebody has pulled the plug, or all of them were seen to cool. */
-    public function areOff(): void
+    /** Somebody has pulled the plug. */
+    public function unplugged(): void
+    {
+        $this->plug = $this->cooling = null;
+        $this->areOff();
+    }
+
+    private function areOff(): void
     {
         $this->hot = $this->tooHot = false;
         $this->warm = [];
-        $this->plug = $this->cooling = null;
-        $this->returns = 0;
     }
 
     private function cool(Sample $sample): void
     {
-        if ($this->warm === []) {
-            // which of them was on nobody knows any more; a printer without a bed says nothing of one
-            $this->warm = $sample->bed === 0.0 && $sample->bedTarget === 0.0 ? ['hotend' => true] : ['hotend' => true, 'bed' => true];
-        }
-        $this->cooling ??= new Cooling(array_keys($this->warm), $this->patience);
-        $this->cooling->read($sample);
-        $this->plug ??= $this->cooling->plug();
-        if ($this->plug === null && $this->cooling->seen()) {
+        $cooling = $this->cooling ??= new Cooling($this->toBeSeen($sample), $this->patience);
+        $cooling->read($sample);
+        $this->plug ??= $cooling->plug();
+        if ($this->plug !== null) {
+            $this->hot = true;
+        } elseif ($cooling->seen()) {
             $this->areOff();
+            $this->cooling = $cooling->harmless() ? null : $cooling;
         }
+    }
+
+    /** @return non-empty-list<'hotend'|'bed'> */
+    private function toBeSeen(Sample $sample): array
+    {
+        if ($this->warm !== []) {
+            return array_keys($this->warm);
+        }
+
+        // which of them was on nobody knows any more; a printer without a bed says nothing of one
+        return $sample->bed === 0.0 && $sample->bedTarget === 0.0 ? ['hotend'] : ['hotend', 'bed'];
     }
 
     private function mark(Sample $sample, ?Danger $danger): void

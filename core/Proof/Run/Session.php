@@ -23,9 +23,6 @@ final class Session
 
     private const BLIND_S = 20.0;
 
-    /** s one that never heated is looked at once its run has ended */
-    private const LINGERS_S = 10.0;
-
     public readonly Run $run;
 
     private readonly LineReader $reader;
@@ -176,13 +173,7 @@ final class Session
     /** Whether it has to be connected: something runs, or something is not yet known to be off and to stay so. */
     public function wantsLink(float $t): bool
     {
-        if ($this->run->runs() || $this->heaters->hot()) {
-            return true;
-        }
-
-        // what never heated is told to stay off, and nobody waits long for its answer
-        return $this->heaters->toldOff() && $this->linked
-            && $t - ($this->heaters->confirmedAt() ?? $this->heaters->offSince()) < self::LINGERS_S;
+        return $this->run->runs() || $this->heaters->watched($t, $this->linked);
     }
 
     /** The printer has reported that nothing is asked of its heaters any more; that they cool is still to be seen. */
@@ -207,7 +198,7 @@ final class Session
     public function unplugged(float $t): void
     {
         $this->stop($t, 'Its plug was pulled.');
-        $this->heaters->areOff();
+        $this->heaters->unplugged();
         $this->linked = false;
     }
 

@@ -6,6 +6,7 @@ namespace Tests\Core\Proof;
 
 use OddBench\Proof\Prints\Bed;
 use OddBench\Proof\Run\Cooling;
+use OddBench\Proof\Run\CoolingHeater;
 use OddBench\Proof\Run\Danger;
 use OddBench\Proof\Run\Limits;
 use OddBench\Proof\Run\Plan;
@@ -57,6 +58,34 @@ final class CoolingTest extends TestCase
         self::assertFalse($session->wantsLink($side->now()));
     }
 
+    public function test_half_a_leak_is_off_at_first_and_an_alarm_where_it_stops_falling(): void
+    {
+        $side = $this->hot('hotend-hold', GoesOn::Leaks);
+        $session = $side->session;
+        $session->stop($side->now());
+        $this->goOn($side, 90, static fn (): bool => ! $session->hot());
+        self::assertFalse($session->hot(), 'it falls');
+        self::assertTrue($session->wantsLink($side->now()), 'and is followed');
+        $this->goOn($side, 900, static fn (): bool => $session->plug() !== null);
+        self::assertMatchesRegularExpression('/^The hot end is told to be off and cools no further than \d+ °C: pull the plug\.$/', (string) $session->alarm($side->now()));
+        self::assertTrue($session->hot());
+        self::assertSame('heats-unasked', $session->plug()?->finding);
+    }
+
+    public function test_a_sound_one_is_followed_until_it_is_harmless_and_then_let_go(): void
+    {
+        $side = $this->hot('bed-hold', null);
+        $session = $side->session;
+        $session->stop($side->now());
+        $this->goOn($side, 1800, function () use ($session, $side): bool {
+            self::assertNull($session->alarm($side->now()));
+
+            return ! $session->wantsLink($side->now());
+        });
+        self::assertFalse($session->wantsLink($side->now()));
+        self::assertLessThan(60.0, $session->last()?->bed);
+    }
+
     public function test_a_pass_with_a_switch_that_does_not_open_is_none(): void
     {
         $run = new Run(new Plan(['identify', 'hotend-hold'], holdS: 30.0));
@@ -81,7 +110,7 @@ final class CoolingTest extends TestCase
     {
         $family = TradeKnowledge::read()->families[$code];
         $numbers = Numbers::of($family->name, $family->traits, sizeMm: [$family->build->x, $family->build->y, $family->build->z]);
-        foreach (['hotend-hold' => Cooling::WITHIN_S['hotend'], 'bed-hold' => Cooling::WITHIN_S['bed']] as $stage => $within) {
+        foreach (['hotend-hold' => CoolingHeater::WITHIN_S['hotend'], 'bed-hold' => CoolingHeater::WITHIN_S['bed']] as $stage => $within) {
             foreach ([5.0, 20.0, 90.0, 240.0] as $after) {
                 $plan = new Plan(
                     [$stage],
@@ -166,7 +195,7 @@ final class CoolingTest extends TestCase
             self::assertFalse($cooling->seen());
         }
         self::assertSame('bed', $cooling->plug()?->stuck);
-        self::assertGreaterThan(Cooling::WITHIN_S['bed'], $t);
+        self::assertGreaterThan(CoolingHeater::WITHIN_S['bed'], $t);
     }
 
     public function test_who_takes_over_waits_until_it_has_cooled_and_knows_what_was_seen(): void
