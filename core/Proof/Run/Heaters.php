@@ -25,8 +25,8 @@ final class Heaters
 
     private const TARGET_C = 1.5;
 
-    /** A target that comes back so often after it was told to be off comes back again. */
-    private const RETURNS = 2;
+    /** Readings with a target nobody asked for, after it was told to be off: one may be garbled, four are somebody or something. */
+    private const RETURNS = 4;
 
     private const RETURNED = 'Something turns its heaters on again: pull the plug.';
 
@@ -55,7 +55,7 @@ final class Heaters
     /** Readings in a row with a target nobody asked for, after it was off. */
     private int $targets = 0;
 
-    /** How often it had to be told again because of that. */
+    /** All of those. */
     private int $returns = 0;
 
     /**
@@ -152,12 +152,17 @@ final class Heaters
         if ($this->off?->confirmed !== true) {
             return;
         }
-        $this->targets = $this->confirmedAt !== null && self::asks($sample) ? $this->targets + 1 : 0;
+        $asks = $this->confirmedAt !== null && self::asks($sample);
+        $this->targets = $asks ? $this->targets + 1 : 0;
+        $this->returns += $asks ? 1 : 0;
         $this->confirmedAt ??= $sample->t;
+        if ($this->returns >= self::RETURNS) {
+            $this->mark($sample, null);
+            $this->plug ??= new Danger(self::RETURNED, null);
+        }
         if ($this->targets >= 2) {
             $this->mark($sample, null);
             $this->cooling = null;
-            $this->plug ??= ++$this->returns >= self::RETURNS ? new Danger(self::RETURNED, null) : null;
             $this->tell($sample->t);
         } elseif (($this->hot || $this->cooling !== null) && ! self::asks($sample)) {
             $this->cool($sample);

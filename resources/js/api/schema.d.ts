@@ -5354,10 +5354,10 @@ export interface components {
              */
             remainingS: number | null;
             /**
-             * @description off: the printer itself has said so
+             * @description cooling: told to be off, and watched until it is seen to cool; off: it was seen to cool
              * @enum {string}
              */
-            heat: "cold" | "hot" | "unconfirmed" | "off";
+            heat: "cold" | "hot" | "cooling" | "unconfirmed" | "off";
             /** Format: float */
             hotendC: number | null;
             /** Format: float */
