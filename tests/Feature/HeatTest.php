@@ -199,9 +199,9 @@ final class HeatTest extends ProofRunCase
         $this->turnUntil(fn (): bool => ($this->files->read($run->id, 'said')['heat'] ?? '') === 'cooling');
         $clerk->turn();
         self::assertSame(['stopped', 'cooling'], [$run->refresh()->state, $run->heat]);
-        $this->assertRefused($this->start($port), 409, 'port', 'seen to cool');
+        $this->assertRefused($this->start($port), 409, 'port', 'have not cooled yet');
 
-        $words = 'The hot end is told to be off and does not cool: pull the plug.';
+        $words = 'The hot end is switched off and does not cool: pull the plug.';
         $this->turnUntil(fn (): bool => ($this->heatOf($run)['alarm'] ?? null) === $words);
         $this->turnUntil(fn (): bool => ($this->files->read($run->id, 'said')['heat'] ?? '') === 'unconfirmed');
         $clerk->turn();

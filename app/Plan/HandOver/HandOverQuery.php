@@ -62,7 +62,7 @@ final readonly class HandOverQuery
                 $run->job->machine->tag,
                 match ($run->heat) {
                     'unconfirmed' => 'Its heaters may be on: pull the plug.',
-                    'cooling' => 'Told to be off, and watched until it is seen to cool.',
+                    'cooling' => 'Switched off after a proof run; it is not seen to cool yet.',
                     'hot' => sprintf('Hot, a proof runs on it since %s.', $this->clock($run->began_at)),
                     default => sprintf('A proof runs on it since %s.', $this->clock($run->began_at)),
                 },

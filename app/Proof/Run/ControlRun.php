@@ -146,7 +146,7 @@ final readonly class ControlRun
         if ($taken !== null && $taken->ended_at !== null && $taken->heat === 'cooling') {
             throw Refused::because(
                 'port',
-                "The printer at this address is still watched until its heaters are seen to cool ({$taken->job->machine->tag}). "
+                "The heaters of the printer at this address have not cooled yet since its last run ({$taken->job->machine->tag}). "
                     .'That takes a minute or two; then begin again.',
             );
         }

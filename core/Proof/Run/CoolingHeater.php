@@ -77,7 +77,7 @@ final class CoolingHeater
         $for = $t - $this->began;
         if ($c < self::COLDEST_C || $c > self::HOTTEST_C) {
             // a sensor that is gone is not cold
-            $this->pull($this->lasts('blind', ! $this->seen && $for > self::WITHIN_S[$this->name], $t, self::HEATS_S), 'is told to be off, and its sensor does not say whether it cools', null);
+            $this->pull($this->lasts('blind', ! $this->seen && $for > self::WITHIN_S[$this->name], $t, self::HEATS_S), 'is switched off, and its sensor does not say whether it cools', null);
 
             return;
         }
@@ -89,13 +89,13 @@ final class CoolingHeater
         if (! $this->seen) {
             $rises = $for > self::JUDGED_AFTER_S[$this->name] && $c > $this->atFirst + self::FALLS_C;
             $heats = ! $cools && ($rises || $for > self::WITHIN_S[$this->name]);
-            $this->pull($this->lasts('heats', $heats, $t, self::HEATS_S), 'is told to be off and does not cool', 'heats-unasked');
+            $this->pull($this->lasts('heats', $heats, $t, self::HEATS_S), 'is switched off and does not cool', 'heats-unasked');
         } elseif (! $this->harmless) {
             [$at, $lowest] = $this->lowest;
             $stalls = $c > $lowest + self::FALLS_C || $t - $at > self::STALLS_S[$this->name];
             $this->pull(
                 $this->lasts('stalls', $stalls, $t, self::HEATS_S),
-                sprintf('is told to be off and cools no further than %.0f °C', $c),
+                sprintf('is switched off and cools no further than %.0f °C', $c),
                 'heats-unasked',
             );
         }

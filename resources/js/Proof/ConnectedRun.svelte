@@ -90,9 +90,9 @@
   const heatWords = {
     cold: '',
     hot: '· it heats',
-    cooling: '· told to be off: watched until it is seen to cool',
-    unconfirmed: '· told to be off, and not seen to cool: heaters may be on, pull the plug',
-    off: '· heaters off: it was seen to cool',
+    cooling: '· switched off: watching it cool down',
+    unconfirmed: '· switched off, but not seen to cool: heaters may be on, pull the plug',
+    off: '· heaters off, seen to cool',
   } as const;
 </script>
 
@@ -178,7 +178,9 @@
           <p class="text-sm text-quiet">
             Last heard: hot end <span class="fig text-ink">{run.data.hotendC.toFixed(1)}</span> °C, bed
             <span class="fig text-ink">{(run.data.bedC ?? 0).toFixed(1)}</span>
-            °C{#if under || run.data.heat === 'cooling' || run.data.heat === 'unconfirmed'}, {age(run.data.temperatureAgeS ?? 0)} ago{/if}
+            °C{#if under || run.data.heat === 'cooling' || run.data.heat === 'unconfirmed'}, {age(
+                run.data.temperatureAgeS ?? 0,
+              )} ago{/if}
           </p>
         {/if}
         {#if run.data.said}<p class="mt-1 truncate font-mono text-sm text-quiet" title={run.data.said}>
@@ -194,7 +196,9 @@
       </div>
     {/if}
   {/if}
-  {#if may && run.data && !under && run.data.heat !== 'unconfirmed'}
+  {#if may && run.data && !under && run.data.heat === 'cooling'}
+    <p class="mt-2 text-sm text-quiet">It can run again once its heaters have cooled a little.</p>
+  {:else if may && run.data && !under && run.data.heat !== 'unconfirmed'}
     {#if opened}
       <Form class="mt-2" onsend={() => start()}>
         <fieldset class="mb-3">

@@ -27,9 +27,9 @@ final class CoolingTest extends TestCase
     /** @return iterable<string, array{GoesOn, string, float, string}> */
     public static function switches(): iterable
     {
-        yield 'stays as hot as it was' => [GoesOn::Stays, 'hotend-hold', 95.0, 'The hot end is told to be off and does not cool: pull the plug.'];
-        yield 'creeps' => [GoesOn::Creeps, 'hotend-hold', 40.0, 'The hot end is told to be off and does not cool: pull the plug.'];
-        yield 'the bed stays' => [GoesOn::BedStays, 'bed-hold', 250.0, 'The bed is told to be off and does not cool: pull the plug.'];
+        yield 'stays as hot as it was' => [GoesOn::Stays, 'hotend-hold', 95.0, 'The hot end is switched off and does not cool: pull the plug.'];
+        yield 'creeps' => [GoesOn::Creeps, 'hotend-hold', 40.0, 'The hot end is switched off and does not cool: pull the plug.'];
+        yield 'the bed stays' => [GoesOn::BedStays, 'bed-hold', 250.0, 'The bed is switched off and does not cool: pull the plug.'];
         yield 'is turned on again' => [GoesOn::Returns, 'hotend-hold', 40.0, 'Something turns its heaters on again: pull the plug.'];
     }
 
@@ -67,7 +67,7 @@ final class CoolingTest extends TestCase
         self::assertFalse($session->hot(), 'it falls');
         self::assertTrue($session->wantsLink($side->now()), 'and is followed');
         $this->goOn($side, 900, static fn (): bool => $session->plug() !== null);
-        self::assertMatchesRegularExpression('/^The hot end is told to be off and cools no further than \d+ °C: pull the plug\.$/', (string) $session->alarm($side->now()));
+        self::assertMatchesRegularExpression('/^The hot end is switched off and cools no further than \d+ °C: pull the plug\.$/', (string) $session->alarm($side->now()));
         self::assertTrue($session->hot());
         self::assertSame('heats-unasked', $session->plug()?->finding);
     }
@@ -211,7 +211,7 @@ final class CoolingTest extends TestCase
         $this->goOn($anew, 90.0, static fn (): bool => $second->state !== 'waiting');
         self::assertSame('running', $second->state);
 
-        $words = 'The hot end is told to be off and does not cool: pull the plug.';
+        $words = 'The hot end is switched off and does not cool: pull the plug.';
         $third = new Session(new Run(new Plan(['hotend-hold'])), leftHot: true, plug: new Danger($words, 'heats-unasked'));
         $third->connected(0.0);
         for ($t = 1.0; $t < 200; $t++) {
