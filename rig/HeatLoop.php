@@ -79,14 +79,14 @@ final class HeatLoop
         $this->nodes->step($this->watts * $powerShare * $this->power, $h1, $h2, $dt);
         $noise = ($this->random->getInt(-100, 100)) / 100 * 0.06;
         $this->reading = $broken ?? $this->nodes->t1 + $offset + $noise;
-        $this->duty = $this->control($this->target, $dt);
-        $this->power = $this->on === null ? $this->duty : $this->goOn($now, $dt);
+        $this->duty = $this->control($dt);
+        $this->power = $this->on === null ? $this->duty : $this->goOn($now);
 
         return $this->guard($now);
     }
 
     /** What its switch lets through though nothing is asked of it; nobody sees that on the wire. */
-    private function goOn(float $now, float $dt): float
+    private function goOn(float $now): float
     {
         [$since, $c, $target] = $this->on ?? [$now, 0.0, 0.0];
         if ($this->goesOn === GoesOn::Returns) {
@@ -101,17 +101,20 @@ final class HeatLoop
             return GoesOn::LEAKS;
         }
 
-        return $this->control($c + ($this->goesOn === GoesOn::Creeps ? GoesOn::CREEPS_C_PER_S * ($now - $since) : 0.0), $dt);
+        // so stiff that it does not sag by more than two degrees
+        $aim = $c + 1.0 + ($this->goesOn === GoesOn::Creeps ? GoesOn::CREEPS_C_PER_S * ($now - $since) : 0.0);
+
+        return max(0.0, min(1.0, 0.2 * ($aim - $this->reading)));
     }
 
-    private function control(float $target, float $dt): float
+    private function control(float $dt): float
     {
-        if ($target <= 0) {
+        if ($this->target <= 0) {
             $this->last = $this->reading;
 
             return 0.0;
         }
-        $error = $target - $this->reading;
+        $error = $this->target - $this->reading;
         // the slope is smoothed, for the sensor is noisy
         $this->slope += (($this->reading - $this->last) / $dt - $this->slope) * min(1.0, $dt / 2.0);
         $this->last = $this->reading;

@@ -192,7 +192,8 @@ final class HeatTest extends ProofRunCase
 
     public function test_a_heater_that_does_not_cool_is_said_on_every_screen_tagged_and_kept_until_its_plug_is_pulled(): void
     {
-        $run = $this->hot(GoesOn::Stays);
+        $run = $this->begin([], GoesOn::Stays);
+        $this->watch($run, fn (): bool => $run->refresh()->hotend_c > 180, leaveThen: true);
         $port = (int) $this->server?->port();
         $this->send('POST', "/jobs/{$this->job->id}/proof-run/{$run->id}/stop")->assertOk();
         $clerk = $this->app->make(Clerk::class);
@@ -234,9 +235,9 @@ final class HeatTest extends ProofRunCase
     }
 
     /** A run that has come as far as its hot end is hot; then nobody turns the runner any more. */
-    private function hot(?GoesOn $goesOn = null): ProofRun
+    private function hot(): ProofRun
     {
-        $run = $this->begin([], $goesOn);
+        $run = $this->begin([]);
         $this->watch($run, fn (): bool => $run->refresh()->stage === 'hotend-hold' && $this->target() > 100, leaveThen: true);
         self::assertSame('hot', $run->refresh()->heat);
 
