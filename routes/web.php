@@ -58,7 +58,8 @@ Route::middleware(['auth', 'cache.headers:private;no_store'])->prefix('files')->
 // The page behind the code on a machine’s label: no login, and only what its owner may see.
 Route::withoutMiddleware('web')->middleware(NoteSecurity::class)->prefix('o')->group(function (): void {
     Route::get('{key}', [SheetController::class, 'page'])->where('key', '[0-9a-fA-F]{20}');
-    Route::post('{key}/answer', [OwnerAnswerController::class, 'store'])->where('key', '[0-9a-fA-F]{20}')->middleware('throttle:20,1');
+    Route::get('answer/{key}', [OwnerAnswerController::class, 'show'])->where('key', '[0-9]+-[0-9]+-[0-9a-fA-F]+')->middleware('throttle:60,1');
+    Route::post('answer/{key}', [OwnerAnswerController::class, 'store'])->where('key', '[0-9]+-[0-9]+-[0-9a-fA-F]+')->middleware('throttle:20,1');
     Route::get('{key}/sheet.pdf', [SheetController::class, 'pdf'])->where('key', '[0-9a-fA-F]{20}');
 });
 

@@ -12,6 +12,7 @@ use App\Money\Buying\SellMachine;
 use App\Money\Charges\Bill;
 use App\Money\Charges\BillView;
 use App\Money\Charges\ChargeQuery;
+use App\Money\Estimates\AnswerKey;
 use App\Money\Estimates\EstimateQuery;
 use App\Money\Estimates\EstimatesOfJob;
 use App\Money\Estimates\EstimateWords;
@@ -22,7 +23,9 @@ use App\Money\Messages\Message;
 use App\Money\Messages\MessageView;
 use App\Money\Pickup\PickupsQuery;
 use App\Money\Worth\WorthQuery;
+use App\Shop\Ability;
 use App\Shop\Person;
+use Illuminate\Support\Facades\Gate;
 use OddBench\Intake\Station;
 use OddBench\Knowledge\Knowledge;
 
@@ -53,13 +56,19 @@ final readonly class JobMoney
         $charge = $this->charge->draft($state);
         $pickup = $this->pickups->ofJob($id);
         $approval = $estimates->approval();
+        $address = static fn (int $number): ?string => Gate::allows(Ability::SeeOwners) ? AnswerKey::address($id, $number) : null;
 
         return new JobMoneyView(
             $id,
             $job->machine->held_as,
             $job->machine->owner?->name,
             $estimate,
-            $estimate === null ? null : EstimateWords::letter($job, $family, $estimate->jsonSerialize(), true),
+            $estimate === null ? null : EstimateWords::letter(
+                $job,
+                $family,
+                $estimate->jsonSerialize(),
+                $address(1 + (int) $estimates->sent->max('number')),
+            ),
             array_values($estimates->sent->map(static fn (SentEstimate $s): SentEstimateView => new SentEstimateView(
                 $s->id,
                 $s->number,
@@ -70,7 +79,7 @@ final readonly class JobMoney
                 $s->person->name,
                 $s->at->toIso8601String(),
                 $s->superseded_at === null,
-                EstimateWords::letter($job, $family, $s->frozen, true),
+                EstimateWords::letter($job, $family, $s->frozen, $address($s->number)),
                 $s->answer === null ? null : OwnerAnswerView::of($s->answer),
             ))->all()),
             $approval->against($estimate->expectedMinor ?? 0, true),
@@ -84,7 +93,7 @@ final readonly class JobMoney
             Offer::ofJob($state)?->id,
             SellMachine::may($job->machine),
             $job->isOpen() && $job->station === Station::Release && $job->machine->held_as === 'owner' && $pickup === null,
-            "/o/{$job->machine->page_key}",
+            Gate::allows(Ability::SeeOwners) ? "/o/{$job->machine->page_key}" : null,
         );
     }
 }

@@ -7,6 +7,7 @@ namespace App\Money;
 use App\Api\Pdf;
 use App\Intake\Job;
 use App\Money\Charges\Bill;
+use App\Money\Estimates\AnswerKey;
 use App\Money\Estimates\EstimateWords;
 use App\Money\Estimates\SentEstimate;
 use App\Shop\Ability;
@@ -35,7 +36,12 @@ final readonly class PaperController
             ...$this->head($sent->job, $sent->at),
             'number' => $sent->number,
             'by' => $sent->person->name,
-            'paragraphs' => explode("\n\n", EstimateWords::letter($sent->job, $family, $sent->frozen, true)),
+            'paragraphs' => explode("\n\n", EstimateWords::letter(
+                $sent->job,
+                $family,
+                $sent->frozen,
+                Gate::allows(Ability::SeeOwners) ? AnswerKey::address($job, $sent->number) : null,
+            )),
             'lines' => array_values(array_filter((array) ($sent->frozen['lines'] ?? []), is_array(...))),
         ]);
     }

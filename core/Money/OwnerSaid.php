@@ -11,6 +11,17 @@ enum OwnerSaid: string
     case AskAbove = 'ask-above';
     case DoNotMend = 'do-not-mend';
 
+    /**
+     * The most an owner can agree to in writing, minor units: what the estimate said it may come to. More is agreed to by a new estimate.
+     *
+     * @param  int  $expected  what is expected of it on average
+     * @param  int  $ceiling  what most of such cases stay under; below the average where a few are much dearer
+     */
+    public static function most(int $expected, int $ceiling): int
+    {
+        return max($expected, $ceiling);
+    }
+
     /** As it stands on screen, a sum after the first two. */
     public function words(): string
     {

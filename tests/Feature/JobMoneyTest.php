@@ -8,8 +8,10 @@ use App\Intake\Job;
 use App\Intake\WorkSpell;
 use App\Machines\Machine;
 use App\Money\Charges\Bill;
+use App\Money\Estimates\AnswerKey;
 use App\Money\Estimates\EstimateAnswer;
 use App\Money\Estimates\SentEstimate;
+use App\Shop\Ability;
 use App\Shop\Role;
 use App\Shop\Setting;
 use Illuminate\Support\Facades\Auth;
@@ -139,42 +141,116 @@ final class JobMoneyTest extends BenchTestCase
         $take()->assertOk();
     }
 
-    public function test_its_owner_answers_on_the_page_behind_the_code_once_and_sees_nothing_of_the_shops_own(): void
+    public function test_its_owner_answers_at_the_address_in_the_letter_once_and_sees_nothing_of_the_shops_own(): void
     {
         Setting::put('charge_minute_minor', 150);
-        $sent = $this->sent('page');
-        $key = $this->machine->page_key;
+        $sent = $this->sent('letter');
+        $address = $this->addressIn($sent['text']);
         Auth::logout();
-        $page = (string) $this->get("/o/{$key}")->assertOk()->getContent();
+        $page = (string) $this->get($address)->assertOk()->assertHeader('Referrer-Policy', 'no-referrer')->getContent();
         self::assertStringContainsString('What it will cost', $page);
         self::assertStringContainsString(number_format($sent['ceilingMinor'] / 100, 2), $page);
-        self::assertStringContainsString('We wait for your word', $page);
-        $post = fn (array $body): TestResponse => $this->post("/o/{$key}/answer", ['estimate' => $sent['id'], ...$body]);
-        self::assertStringContainsString(
-            'more than one sign',
-            (string) $post(['answer' => 'go-ahead', 'upTo' => '1,2,3'])->assertStatus(422)->getContent(),
-        );
-        self::assertStringContainsString(
-            'shop counts in EUR',
-            (string) $post(['answer' => 'go-ahead', 'upTo' => '80 USD'])->assertStatus(422)->getContent(),
-        );
-        $post(['answer' => 'nonsense'])->assertStatus(422);
-        $post(['answer' => 'go-ahead', 'upTo' => '80,00'])->assertStatus(303);
-        self::assertStringContainsString('answered already', (string) $post(['answer' => 'do-not-mend'])->assertStatus(422)->getContent());
-        self::assertStringContainsString('Answered:', (string) $this->get("/o/{$key}")->getContent());
-        $this->post('/o/'.str_repeat('0', 20).'/answer', ['estimate' => $sent['id'], 'answer' => 'do-not-mend'])->assertNotFound();
+        $post = fn (array $body): TestResponse => $this->post($address, $body);
+        $refused = fn (array $body): string => (string) $post($body)->assertStatus(422)->getContent();
+        self::assertStringContainsString('more than one sign', $refused(['answer' => 'go-ahead', 'upTo' => '1,2,3']));
+        self::assertStringContainsString('shop counts in EUR', $refused(['answer' => 'go-ahead', 'upTo' => '80 USD']));
+        $most = max($sent['ceilingMinor'], $sent['expectedMinor']);
+        foreach (['go-ahead' => 'upTo', 'ask-above' => 'above'] as $answer => $field) {
+            self::assertStringContainsString('of the estimate', $refused(['answer' => $answer, $field => number_format(($most + 1) / 100, 2, '.', '')]));
+            self::assertStringContainsString('of the estimate', $refused(['answer' => $answer, $field => '0']));
+        }
+        $refused(['answer' => 'nonsense']);
+        self::assertSame(0, EstimateAnswer::query()->count());
+        $post(['answer' => 'go-ahead', 'upTo' => number_format($most / 100, 2, ',', '')])->assertStatus(303);
+        self::assertStringContainsString('answered already', $refused(['answer' => 'do-not-mend']));
+        self::assertStringContainsString('Your answer:', (string) $this->get($address)->getContent());
         $answer = EstimateAnswer::query()->firstOrFail();
-        self::assertSame([8000, null, 'page'], [$answer->up_to_minor, $answer->person_id, $answer->way]);
+        self::assertSame(
+            [$most, null, 'page', '127.0.0.1'],
+            [$answer->up_to_minor, $answer->person_id, $answer->way, $answer->address],
+        );
         self::assertNull($this->job->refresh()->waits_for);
     }
 
-    public function test_another_machines_owner_cannot_answer(): void
+    public function test_the_page_behind_the_label_shows_no_sum_and_takes_no_answer(): void
     {
-        $sent = $this->sent();
-        $other = $this->machine(heldAs: 'owner');
+        $sent = $this->sent('letter');
+        $key = $this->machine->page_key;
         Auth::logout();
-        $this->post("/o/{$other->page_key}/answer", ['estimate' => $sent['id'], 'answer' => 'do-not-mend'])->assertNotFound();
+        $page = (string) $this->get("/o/{$key}")->assertOk()->getContent();
+        self::assertStringContainsString('wait for your answer', $page);
+        self::assertStringContainsString('We wait for your word', $page);
+        self::assertStringNotContainsString(number_format($sent['ceilingMinor'] / 100, 2), $page);
+        self::assertStringNotContainsString('EUR', $page);
+        self::assertStringNotContainsString('<form', $page);
+        self::assertStringNotContainsString('/o/answer/', $page);
+        $this->post("/o/{$key}/answer", ['estimate' => $sent['id'], 'answer' => 'do-not-mend'])->assertNotFound();
         self::assertSame(0, EstimateAnswer::query()->count());
+    }
+
+    public function test_an_address_fits_one_estimate_and_no_other(): void
+    {
+        $first = $this->addressIn($this->sent()['text']);
+        $draft = $this->addressIn((string) $this->money()->json('letter'));
+        $again = $this->estimate((int) $this->money()->json('estimate.upToFinding'), 'letter')->assertOk();
+        $second = $this->addressIn((string) $again->json('sent.0.text'));
+        self::assertSame($draft, $second, 'what is copied before it is sent is what holds');
+        self::assertNotSame($first, $second);
+        Auth::logout();
+        [, , $seal] = explode('-', $first);
+        [$job, $number] = explode('-', basename($second));
+        foreach (["/o/answer/{$job}-{$number}-{$seal}", "/o/answer/{$job}-3-{$seal}", substr($first, 0, -1), "{$first}0"] as $guessed) {
+            $this->get($guessed)->assertNotFound();
+            $this->post($guessed, ['answer' => 'do-not-mend'])->assertNotFound();
+        }
+        // the one before it was replaced: it shows no sum and takes no answer
+        self::assertStringContainsString('replaced by a later one', (string) $this->get($first)->assertOk()->getContent());
+        self::assertStringContainsString(
+            'replaced by a later one',
+            (string) $this->post($first, ['answer' => 'do-not-mend'])->assertStatus(422)->getContent(),
+        );
+        $this->travel(AnswerKey::DAYS + 1)->days();
+        $late = (string) $this->get($second)->assertOk()->getContent();
+        self::assertStringContainsString('could be answered here until', $late);
+        self::assertStringNotContainsString('EUR', $late);
+        $this->post($second, ['answer' => 'do-not-mend'])->assertStatus(422);
+        self::assertSame(0, EstimateAnswer::query()->count());
+    }
+
+    public function test_keys_are_seen_by_nobody_who_does_not_see_owners(): void
+    {
+        $this->sent();
+        $key = $this->machine->page_key;
+        $seen = [
+            "/machines/{$this->machine->tag}",
+            '/machines-labels',
+            "/machines?text={$this->machine->tag}",
+            "/jobs/{$this->job->id}",
+            "/jobs/{$this->job->id}/money",
+            '/bench',
+        ];
+        $shown = implode('', array_map(fn (string $path): string => (string) $this->getJson("/api/v1{$path}")->getContent(), $seen));
+        self::assertStringContainsString($key, $shown, 'who meets owners sees it');
+        self::assertStringContainsString('answer', $shown);
+        foreach (Role::cases() as $role) {
+            $person = $this->person($role);
+            if (Ability::SeeOwners->of($role, $person->sees_money)) {
+                continue;
+            }
+            $this->actingAs($person);
+            foreach ($seen as $path) {
+                $answer = (string) $this->getJson("/api/v1{$path}")->getContent();
+                self::assertStringNotContainsString($key, $answer, "{$role->value} {$path}");
+                self::assertStringNotContainsString('o\/answer', $answer, "{$role->value} {$path}");
+            }
+        }
+    }
+
+    private function addressIn(string $letter): string
+    {
+        self::assertSame(1, preg_match('~https?://[^/]+(/o/answer/\S+)~', $letter, $found), $letter);
+
+        return $found[1];
     }
 
     public function test_an_approval_that_comes_after_the_work_is_kept_and_said_to_be_late(): void

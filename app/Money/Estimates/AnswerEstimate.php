@@ -15,6 +15,7 @@ use Illuminate\Support\Facades\DB;
 use OddBench\Input\InputError;
 use OddBench\Intake\Station;
 use OddBench\Money\OwnerSaid;
+use OddBench\Money\Price;
 
 /** The owner’s answer to an estimate is kept with when and who; the job is ready for hands again. */
 final readonly class AnswerEstimate
@@ -27,24 +28,39 @@ final readonly class AnswerEstimate
      * @param  int|null  $upTo  minor units; not for a no
      * @param  'phone'|'letter'|'email'|'page'|'counter'  $way
      * @param  Person|null  $by  who took it down; nobody when its owner wrote it on the page
+     * @param  string|null  $address  where its owner wrote it from
      *
-     * @throws InputError when the sum is missing
+     * @throws InputError when the sum is missing, or more than the estimate said and nobody spoke with its owner
      * @throws Refused when that estimate was answered already, or is no longer the one that stands
      */
-    public function answer(SentEstimate $estimate, OwnerSaid $answer, ?int $upTo, string $saidBy, string $way, ?Person $by): EstimateAnswer
-    {
+    public function answer(
+        SentEstimate $estimate,
+        OwnerSaid $answer,
+        ?int $upTo,
+        string $saidBy,
+        string $way,
+        ?Person $by,
+        ?string $address = null,
+    ): EstimateAnswer {
         if ($answer !== OwnerSaid::DoNotMend && $upTo === null) {
             throw InputError::at('upTo', "“{$answer->words()}” needs its sum.");
         }
+        $most = OwnerSaid::most($estimate->expected_minor, $estimate->ceiling_minor);
+        if ($by === null && $upTo !== null && ($upTo < 1 || $upTo > $most)) {
+            throw InputError::at('upTo', sprintf(
+                'The sum is between 0.01 and the %s of the estimate. For another one, please call us.',
+                Price::words($most),
+            ));
+        }
 
-        return DB::transaction(function () use ($estimate, $answer, $upTo, $saidBy, $way, $by): EstimateAnswer {
+        return DB::transaction(function () use ($estimate, $answer, $upTo, $saidBy, $way, $by, $address): EstimateAnswer {
             // a second answer waits here for the first, and is told of it
             $job = Job::query()->with('machine')->lockForUpdate()->findOrFail($estimate->job_id);
 
             return JobState::within(
                 $job,
                 $this->watch,
-                fn (): EstimateAnswer => $this->note($job, $estimate, $answer, $upTo, $saidBy, $way, $by),
+                fn (): EstimateAnswer => $this->note($job, $estimate, $answer, $upTo, $saidBy, $way, $by, $address),
             );
         });
     }
@@ -58,6 +74,7 @@ final readonly class AnswerEstimate
         string $saidBy,
         string $way,
         ?Person $by,
+        ?string $address,
     ): EstimateAnswer {
         $standing = SentEstimate::query()->with('answer')->findOrFail($estimate->id);
         $this->refuse($standing);
@@ -72,6 +89,7 @@ final readonly class AnswerEstimate
             'late' => $late,
             'person_id' => $by?->id,
             'at' => now(),
+            'address' => $address,
         ]);
         $this->messages->note($job, 'answered', $way, $kept->words().($late ? '. It came when the work was done.' : ''), $by);
         $this->settle->after($job, $by ?? $standing->person, "Estimate {$standing->number} answered: ".match ($answer) {

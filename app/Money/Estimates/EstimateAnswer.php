@@ -23,6 +23,7 @@ use OddBench\Money\Price;
  * @property bool $late it came when the work was done
  * @property int|null $person_id who took it down; nobody when its owner wrote it on the page
  * @property Carbon $at
+ * @property string|null $address where it was written from, when its owner wrote it
  * @property-read Person|null $person
  */
 final class EstimateAnswer extends Model

@@ -11,8 +11,11 @@ use OddBench\Money\Price;
 /** An estimate as its owner reads it: on paper, in a mail, on the page. Nothing of what it costs the shop. */
 final readonly class EstimateWords
 {
-    /** @param  array<string, mixed>  $frozen  as EstimateView was kept */
-    public static function letter(Job $job, string $familyName, array $frozen, bool $withPage): string
+    /**
+     * @param  array<string, mixed>  $frozen  as EstimateView was kept
+     * @param  string|null  $address  where its owner can answer in writing
+     */
+    public static function letter(Job $job, string $familyName, array $frozen, ?string $address): string
     {
         $currency = Setting::text('currency');
         $list = static fn (string $key): string => implode(', ', array_filter((array) ($frozen[$key] ?? []), is_string(...)));
@@ -33,7 +36,7 @@ final readonly class EstimateWords
             },
             (is_numeric($frozen['taxPct'] ?? null) && $frozen['taxPct'] > 0 ? 'Tax is included. ' : '')
                 .'Please tell us one of three: go ahead up to a sum; ask me again above a sum; do not mend it.',
-            $withPage ? 'You can also answer on the page behind the code on your machine’s label.' : null,
+            $address === null ? null : sprintf('You can also answer here, within %d days: %s', AnswerKey::DAYS, $address),
             Setting::text('shop_name'),
         ]));
     }

@@ -21,6 +21,7 @@ final readonly class OwnerAnswerView extends View
         #[OA\Property(description: 'it came when the work was done')] public bool $late,
         #[OA\Property(description: 'who took it down; nobody when its owner wrote it')] public ?string $by,
         #[OA\Property] public string $at,
+        #[OA\Property(description: 'network address it was written from, when its owner wrote it')] public ?string $address,
     ) {
     }
 
@@ -36,6 +37,7 @@ final readonly class OwnerAnswerView extends View
             $answer->late,
             $answer->person?->name,
             $answer->at->toIso8601String(),
+            $answer->address,
         );
     }
 }

@@ -43,6 +43,17 @@ final class SentEstimate extends Model
         return is_int($this->frozen['upToFinding'] ?? null) ? $this->frozen['upToFinding'] : 0;
     }
 
+    /** Until when its owner can answer it at its own address. */
+    public function over(): Carbon
+    {
+        return $this->at->copy()->addDays(AnswerKey::DAYS);
+    }
+
+    public function isOver(): bool
+    {
+        return $this->over()->isPast();
+    }
+
     /** @return BelongsTo<Job, $this> */
     public function job(): BelongsTo
     {

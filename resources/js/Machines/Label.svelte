@@ -6,6 +6,7 @@
   import { wrote } from '@/api/writes';
   import { p, route } from '@/router';
   import { Work } from '@/ui/work.svelte';
+  import { labelAddress } from './label';
   import MachineLabel from './MachineLabel.svelte';
   import Button from '@/ui/Button.svelte';
 
@@ -14,7 +15,7 @@
   const machine = createQuery(() => machineQuery(tag));
   const client = useQueryClient();
   const work = new Work();
-  const address = $derived(machine.data ? new URL(machine.data.ownersPage, window.location.origin).href : '');
+  const address = $derived(machine.data ? labelAddress(machine.data) : '');
 
   const renew = () =>
     work.do(async () => {
@@ -42,9 +43,10 @@
     </div>
     <MachineLabel machine={m} {address} />
     <p class="mt-3 text-sm text-quiet print:hidden">
-      62 × 29 mm. Its code opens <span class="font-mono break-all">{address}</span>, the page its owner may
-      see; scanned into the field above it finds the machine. Or read the tag aloud: none of its letters and
-      digits sounds like another.
+      62 × 29 mm. {#if machine.data.ownersPage}Its code opens <span class="font-mono break-all"
+          >{address}</span
+        >, the page its owner may see; scanned{:else}Its code holds the tag; scanned{/if} into the field above it
+      finds the machine. Or read the tag aloud: none of its letters and digits sounds like another.
     </p>
     {#if me.person.meetsOwners}
       <p class="mt-3 flex flex-wrap items-center gap-3 text-sm print:hidden">

@@ -3,6 +3,7 @@
   import { api, told } from '@/api/client';
   import { p } from '@/router';
   import Button from '@/ui/Button.svelte';
+  import { labelAddress } from './label';
   import MachineLabel from './MachineLabel.svelte';
 
   /** Labels of many machines on sheets: those the list of machines showed. */
@@ -39,10 +40,7 @@
   {#if labels.data?.labels.length === 0}<p class="text-quiet">No machine is like that.</p>{/if}
   <div class="flex flex-wrap gap-[2mm]">
     {#each labels.data?.labels ?? [] as label (label.machine.tag)}
-      <MachineLabel
-        machine={label.machine}
-        address={new URL(label.ownersPage, window.location.origin).href}
-      />
+      <MachineLabel machine={label.machine} address={labelAddress(label)} />
     {/each}
   </div>
 </main>

@@ -86,12 +86,12 @@
           class="min-h-9 py-1.5 text-sm text-quiet underline"
           href={p('/families/:family/papers', { params: { family: m.family } })}>Papers</a
         >
-        <a
-          class="min-h-9 py-1.5 text-sm text-quiet underline"
-          href={machine.data.ownersPage}
-          target="_blank"
-          rel="noopener">Page its owner sees</a
-        >
+        {#if machine.data.ownersPage}<a
+            class="min-h-9 py-1.5 text-sm text-quiet underline"
+            href={machine.data.ownersPage}
+            target="_blank"
+            rel="noopener">Page its owner sees</a
+          >{/if}
       </header>
       {#if machine.data.redTag}
         <p class="hatch-edge mt-3 px-3 py-2">

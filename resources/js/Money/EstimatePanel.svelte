@@ -146,9 +146,12 @@
         <div class="flex flex-wrap items-center gap-3">
           <Button onclick={() => copy(money.letter ?? '')}>Copy the text</Button>
           {#if copied}<span class="text-sm font-semibold text-well" role="status">✓ copied</span>{/if}
-          <a class="text-sm text-action underline" href={money.page} target="_blank" rel="noopener"
-            >the owner’s page</a
-          >
+          {#if money.page}<a
+              class="text-sm text-action underline"
+              href={money.page}
+              target="_blank"
+              rel="noopener">the page behind the label</a
+            >{/if}
         </div>
         <Press label="How it goes" bind:value={way} choices={ways} />
         {#if work.refusal}<Problem message={work.refusal.message} />{/if}
@@ -204,7 +207,10 @@
                 >{/if}
               <span class="text-sm text-quiet"
                 >{sent.answer.saidBy}, {wayName(sent.answer.way)}, {day(sent.answer.at, me.zone)}
-                {clock(sent.answer.at, me.zone)}{sent.answer.by ? `, noted by ${sent.answer.by}` : ''}</span
+                {clock(sent.answer.at, me.zone)}{sent.answer.by ? `, noted by ${sent.answer.by}` : ''}{sent
+                  .answer.address
+                  ? `, from ${sent.answer.address}`
+                  : ''}</span
               >
               {#if sent.answer.late}<span class="text-sm font-semibold text-waiting"
                   >▢ it came when the work was done</span

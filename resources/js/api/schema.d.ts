@@ -4073,8 +4073,8 @@ export interface components {
             maySell: boolean;
             /** @description it is ready and its owner may be told */
             mayTellReady: boolean;
-            /** @description the address of its owner’s page, after the shop’s own */
-            page: string;
+            /** @description the address of its owner’s page, after the shop’s own; null for whoever does not see owners */
+            page: string | null;
         };
         /** @description A job with everything its screen shows, the ranking of faults apart. */
         JobView: {
@@ -4190,8 +4190,8 @@ export interface components {
         /** @description What stands on a machine’s label. */
         LabelView: {
             machine: components["schemas"]["MachineSummary"];
-            /** @description address of the page its owner may see */
-            ownersPage: string;
+            /** @description address of the page its owner may see; null for whoever does not see owners */
+            ownersPage: string | null;
         };
         LabelsView: {
             labels: components["schemas"]["LabelView"][];
@@ -4728,6 +4728,8 @@ export interface components {
             /** @description who took it down; nobody when its owner wrote it */
             by: string | null;
             at: string;
+            /** @description network address it was written from, when its owner wrote it */
+            address: string | null;
         };
         OwnerLetterView: {
             tag: string;
@@ -4925,8 +4927,8 @@ export interface components {
             campaigns: components["schemas"]["CampaignLine"][];
             /** @description jobs in which a fault came back within the warranty of its repair */
             comebacks: number;
-            /** @description address of the page its owner may see; without a server in front when none was set for labels */
-            ownersPage: string;
+            /** @description address of the page its owner may see; without a server in front when none was set for labels, null for whoever does not see owners */
+            ownersPage: string | null;
             warranty: components["schemas"]["WarrantyView"] | null;
             service: components["schemas"]["ServiceDueView"][];
         };

@@ -208,7 +208,7 @@ final class CoolingTest extends TestCase
         $this->goOn($anew, 3.0, static fn (): bool => $link->confirmedOff());
         self::assertTrue($link->confirmedOff());
         self::assertSame('waiting', $second->state, 'told, and not yet seen to cool');
-        $this->goOn($anew, 90.0, static fn (): bool => $second->state !== 'waiting');
+        $this->goOn($anew, 90.0, static fn (): bool => $second->want !== null);
         self::assertSame('running', $second->state);
 
         $words = 'The hot end is switched off and does not cool: pull the plug.';
