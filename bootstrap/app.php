@@ -46,9 +46,12 @@ if (! is_dir("{$state}/cache")) {
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
-        then: fn () => Illuminate\Support\Facades\Route::middleware(['web', LimitBody::class, OnceOnly::class])
-            ->prefix('api/v1')
-            ->group(__DIR__.'/../routes/api.php'),
+        then: function (): void {
+            Illuminate\Support\Facades\Route::middleware(App\Shop\Security\NoteSecurity::class)->group(__DIR__.'/../routes/open.php');
+            Illuminate\Support\Facades\Route::middleware(['web', LimitBody::class, OnceOnly::class])
+                ->prefix('api/v1')
+                ->group(__DIR__.'/../routes/api.php');
+        },
     )
     ->withProviders()
     ->withCommands([

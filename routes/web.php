@@ -9,13 +9,10 @@ use App\Machines\Families\FamilyController;
 use App\Machines\MachineTableController;
 use App\Machines\Owners\OwnerController;
 use App\Machines\PaperController;
-use App\Money\Estimates\OwnerAnswerController;
 use App\Money\Ledger\LedgerController;
 use App\Money\PaperController as MoneyPapers;
-use App\Plan\Calendar\PlanCalendar;
 use App\Proof\PrintController;
 use App\Release\SheetController;
-use App\Shop\Security\NoteSecurity;
 use App\Shop\Tokens\TokenController;
 use App\Stock\Orders\OrderController;
 use App\Stock\Parts\PartController;
@@ -54,18 +51,6 @@ Route::middleware(['auth', 'cache.headers:private;no_store'])->prefix('files')->
     Route::get('stock/{kind}.csv', [StockFileController::class, 'out']);
     Route::get('jobs/{job}/trials.csv', [TrialController::class, 'csv']);
 });
-
-// The page behind the code on a machine’s label: no login, and only what its owner may see.
-Route::withoutMiddleware('web')->middleware(NoteSecurity::class)->prefix('o')->group(function (): void {
-    Route::get('{key}', [SheetController::class, 'page'])->where('key', '[0-9a-fA-F]{20}');
-    Route::get('answer/{key}', [OwnerAnswerController::class, 'show'])->where('key', '[0-9]+-[0-9]+-[0-9a-fA-F]+')->middleware('throttle:60,1');
-    Route::post('answer/{key}', [OwnerAnswerController::class, 'store'])->where('key', '[0-9]+-[0-9]+-[0-9a-fA-F]+')->middleware('throttle:20,1');
-    Route::get('{key}/sheet.pdf', [SheetController::class, 'pdf'])->where('key', '[0-9a-fA-F]{20}');
-});
-
-// What a person has to do, for their own calendar: whoever has the address sees it.
-Route::withoutMiddleware('web')->middleware([NoteSecurity::class, 'throttle:60,1'])
-    ->get('calendar/{secret}.ics', [PlanCalendar::class, 'show'])->where('secret', '[0-9a-f]{40}');
 
 // Every other address is the page; the page knows its own places.
 Route::view('/{any?}', 'page')->where('any', '^(?!api/|build/|files/|o/|calendar/|health).*$')->name('page');

@@ -45,11 +45,10 @@ final readonly class AnswerEstimate
         if ($answer !== OwnerSaid::DoNotMend && $upTo === null) {
             throw InputError::at('upTo', "“{$answer->words()}” needs its sum.");
         }
-        $most = OwnerSaid::most($estimate->expected_minor, $estimate->ceiling_minor);
-        if ($by === null && $upTo !== null && ($upTo < 1 || $upTo > $most)) {
+        if ($by === null && $upTo !== null && ($upTo < 1 || $upTo > $estimate->mostMinor())) {
             throw InputError::at('upTo', sprintf(
-                'The sum is between 0.01 and the %s of the estimate. For another one, please call us.',
-                Price::words($most),
+                'Give a sum up to %s, the most this estimate says. For more, please call us.',
+                Price::words($estimate->mostMinor()),
             ));
         }
 

@@ -70,7 +70,6 @@ final readonly class OwnerAnswerController
         $estimate->load('answer');
         $machine = $estimate->job->machine;
         $currency = Setting::text('currency');
-        $most = OwnerSaid::most($estimate->expected_minor, $estimate->ceiling_minor);
         $family = $this->knowledge->familyName($machine->family);
         $zone = Setting::text('zone');
 
@@ -81,11 +80,11 @@ final readonly class OwnerAnswerController
             'replaced' => $estimate->superseded_at !== null && $estimate->answer === null,
             'over' => $estimate->isOver() && $estimate->answer === null,
             'until' => $estimate->over()->setTimezone($zone)->format('j F Y'),
-            'paragraphs' => array_slice(explode("\n\n", EstimateWords::letter($estimate->job, $family, $estimate->frozen, null)), 1, -1),
+            'paragraphs' => array_slice(explode("\n\n", EstimateWords::letter($estimate->job, $family, $estimate->frozen, null)), 0, -1),
             'answered' => $estimate->answer === null
                 ? null
                 : $estimate->answer->words().($estimate->answer->up_to_minor === null ? '' : " {$currency}"),
-            'upTo' => Price::words($most),
+            'upTo' => Price::words(max($estimate->expected_minor, $estimate->ceiling_minor)),
             'above' => Price::words($estimate->expected_minor),
             'currency' => $currency,
             'path' => AnswerKey::path($estimate->job_id, $estimate->number),

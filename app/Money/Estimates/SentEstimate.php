@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
+use OddBench\Money\OwnerSaid;
 
 /**
  * An estimate as its owner got it; never changed. A later one supersedes it.
@@ -41,6 +42,14 @@ final class SentEstimate extends Model
     public function upToFinding(): int
     {
         return is_int($this->frozen['upToFinding'] ?? null) ? $this->frozen['upToFinding'] : 0;
+    }
+
+    /** The most its owner can agree to in writing, minor units. */
+    public function mostMinor(): int
+    {
+        $dearest = $this->frozen['mostMinor'] ?? null;
+
+        return OwnerSaid::most($this->expected_minor, $this->ceiling_minor, is_int($dearest) ? $dearest : 0);
     }
 
     /** Until when its owner can answer it at its own address. */

@@ -7,6 +7,7 @@ namespace Tests\Core\Money;
 use OddBench\Input\InputError;
 use OddBench\Money\Estimate;
 use OddBench\Money\EstimateLine;
+use OddBench\Money\OwnerSaid;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -88,5 +89,15 @@ final class EstimateTest extends TestCase
     {
         $this->expectExceptionMessage('at least one way');
         (new Estimate)->compute(['lines' => []] + self::WORKED);
+    }
+
+    public function test_in_writing_an_owner_agrees_to_no_more_than_the_estimate_said(): void
+    {
+        // “about 70, not more than 80 in 8 of 10”
+        self::assertSame(8000, OwnerSaid::most(7000, 8000, 12_000));
+        // “in 9 of 10 not more than 17.85; the others up to 97.01, so that 18.55 is the average”
+        self::assertSame(9701, OwnerSaid::most(1855, 1785, 9701));
+        // one kept before the dearest was
+        self::assertSame(1855, OwnerSaid::most(1855, 1785, 0));
     }
 }
