@@ -1,5 +1,5 @@
-# Backups, and the way back. A backup is a tar: manifest.json, sums, database.dump, files/, secrets.env, settings; encrypted with age
-# when a key is set. The application makes and proves it; what is here puts it where it is wanted, and a shop out of it.
+# Backups, and the way back. A backup is a tar: manifest.json, sums, seal, database.dump, files/, secrets.env, settings; encrypted with
+# age when a key is set. The application makes and proves it; what is here puts it where it is wanted, and a shop out of it.
 
 command_backup() {
   local to="${1:-}" made
@@ -23,30 +23,31 @@ command_backup() {
 }
 
 command_restore() {
-  local file="" identity="" sure=""
+  local file="" identity="" sure="" unsealed=""
   while [ $# -gt 0 ]; do
     case "$1" in
       --identity) identity="${2:-}"; shift; [ $# -eq 0 ] || shift ;;
       --yes) sure=1; shift ;;
-      -*) fail "restore does not know “$1”." "bin/odd-bench restore FILE [--shop] [--identity KEYFILE] [--yes]" ;;
+      --unsealed) unsealed=1; shift ;;
+      -*) fail "restore does not know “$1”." "bin/odd-bench restore FILE [--shop] [--identity KEYFILE] [--yes] [--unsealed]" ;;
       *) [ -z "$file" ] || fail "restore takes one file." "bin/odd-bench restore FILE --shop"; file="$1"; shift ;;
     esac
   done
-  [ -r "$file" ] || fail "The backup “$file” cannot be read." "bin/odd-bench restore FILE --shop"
+  [ -f "$file" ] && [ -r "$file" ] || fail "The backup “$file” cannot be read." "bin/odd-bench restore FILE --shop"
   install_all
   place_it
   make_place
   RESTORE="$(mktemp -d "$BASE/restore.XXXXXX")"
+  chmod 711 "$RESTORE"
   trap 'rm -rf "$RESTORE"' EXIT
   step "What is in it" restore_unpack "$file" "$identity"
-  say "$(php -r '$m = json_decode(file_get_contents($argv[1]), true); printf("A backup of %s, made %s, with %d machines, %d jobs and %d parts.", $m["shop"], $m["madeAt"], $m["rows"]["machines"] ?? 0, $m["rows"]["jobs"] ?? 0, $m["rows"]["parts"] ?? 0);' "$RESTORE/manifest.json")"
+  say "$(php -r '$m = json_decode(file_get_contents($argv[1]), true); printf("A backup of %s, made %s, with %d machines, %d jobs and %d parts.", preg_replace("/[^\\P{C}]/u", "", (string) $m["shop"]), preg_replace("/[^0-9TZ:+.-]/", "", (string) $m["madeAt"]), $m["rows"]["machines"] ?? 0, $m["rows"]["jobs"] ?? 0, $m["rows"]["parts"] ?? 0); if (($m["missing"] ?? []) !== []) printf(" The shop had lost %d files before: they are not in it.", count($m["missing"]));' "$RESTORE/in/manifest.json")"
+  restore_seal "$unsealed"
   restore_ask "$sure"
   restore_settings
   WANT_PORT="" WANT_DB_PORT=""
-  if [ -e "$STATE/pg/PG_VERSION" ]; then
-    services_up "$DEFAULT_PORT" "$DEFAULT_DB_PORT"
-    step "What was here is kept" restore_keep
-  fi
+  RESTORE_KEPT="There was nothing here before."
+  if [ -e "$STATE/pg/PG_VERSION" ]; then restore_keep; fi
   restore_key
   services_up "$DEFAULT_PORT" "$DEFAULT_DB_PORT"
   step "Tables of the backup" restore_tables
@@ -55,28 +56,47 @@ command_restore() {
   services_up "$DEFAULT_PORT" "$DEFAULT_DB_PORT"
   step "Everything agrees" site_artisan odd-bench:audit
   services_wait
-  say "Restored. What was here before stands in $STATE/backups."
+  say "Restored. $RESTORE_KEPT"
   welcome
 }
 
+# A stranger may have made it: it is listed and judged before anything is written, by a user with no rights, into an empty folder that
+# is taken from that user before anything in it is read.
 restore_unpack() {
-  local file="$1" identity="$2"
+  local file="$1" identity="$2" last real
   if [ "$(head -c 21 "$file" | tr -d '\0')" = age-encryption.org/v1 ]; then
     [ -n "$identity" ] || { printf 'It is encrypted: --identity FILE names the key it opens with.\n' >&2; return 1; }
     age --decrypt --identity "$identity" --output "$RESTORE/backup.tar" "$file"
     file="$RESTORE/backup.tar"
   fi
-  # nothing in it may be put anywhere else
-  ! tar --list --file "$file" | grep -vqE '^(manifest\.json|sums|secrets\.env|settings|database\.dump|files/([A-Za-z0-9_-]+/)*([A-Za-z0-9_-][A-Za-z0-9._-]*)?)$' || { printf 'It holds what no backup of Odd Bench holds.\n' >&2; return 1; }
-  ! tar --list --verbose --file "$file" | grep -qvE '^[-d]' || { printf 'It holds links, which no backup of Odd Bench does.\n' >&2; return 1; }
-  tar --extract --file "$file" --directory "$RESTORE" --no-same-owner --no-same-permissions
+  install -d -m 755 "$RESTORE/code"
+  install -m 644 "$ROOT/core/Shop/BackupArchive.php" "$ROOT/bin/lib/unpack.php" "$RESTORE/code"
+  folder "$WORK_USER:" 700 "$RESTORE/in"
+  as "$WORK_USER" php "$RESTORE/code/unpack.php" "$RESTORE/code/BackupArchive.php" "$RESTORE/in" <"$file"
+  [ "$(id -u)" -ne 0 ] || chown -hR root: "$RESTORE/in"
+  chmod 700 "$RESTORE/in"
+  [ -z "$(find "$RESTORE/in" ! -type f ! -type d -print -quit)" ] || { printf 'Something else than files came out of it.\n' >&2; return 1; }
   rm -f "$RESTORE/backup.tar"
-  (cd "$RESTORE" && sha256sum --check --quiet sums)
-  local last real
-  real="$(php -r 'echo (json_decode(file_get_contents($argv[1]), true)["real"] ?? false) ? "shop" : "site";' "$RESTORE/manifest.json")"
+  real="$(php -r 'echo (json_decode(file_get_contents($argv[1]), true, 8)["real"] ?? false) ? "shop" : "site";' "$RESTORE/in/manifest.json")"
   [ "$real" = "$WHICH" ] || { printf 'It is a backup of %s: bin/odd-bench restore FILE%s\n' "$([ "$real" = shop ] && printf 'a real shop' || printf 'the demo')" "$([ "$real" = shop ] && printf ' --shop')" >&2; return 1; }
-  last="$(php -r 'echo json_decode(file_get_contents($argv[1]), true)["lastMigration"] ?? "";' "$RESTORE/manifest.json")"
-  [ -e "$ROOT/database/migrations/$last.php" ] || { printf 'It was made by a newer release (%s is not known here). Bring this one up to it first.\n' "$last" >&2; return 1; }
+  last="$(php -r 'echo preg_replace("/[^a-z0-9_]/", "", (string) (json_decode(file_get_contents($argv[1]), true, 8)["lastMigration"] ?? ""));' "$RESTORE/in/manifest.json")"
+  [ -n "$last" ] && [ -e "$ROOT/database/migrations/$last.php" ] || { printf 'It was made by a newer release (%s is not known here). Bring this one up to it first.\n' "$last" >&2; return 1; }
+}
+
+# Whether this shop made it: with the key that is here, not with the one it brings along. On a machine that has none yet, and of a
+# backup without a seal, somebody has to say that they know where it is from.
+restore_seal() {
+  local answer="" mine=""
+  [ ! -r "$ETC/secrets" ] || mine="$(sed -n 's/^APP_KEY=//p' "$ETC/secrets")"
+  if [ -n "$mine" ] && KEY="$mine" php -r 'require $argv[1]; exit(hash_equals(OddBench\Shop\BackupArchive::seal((string) file_get_contents("$argv[2]/sums"), getenv("KEY")), trim((string) @file_get_contents("$argv[2]/seal"))) ? 0 : 1);' "$RESTORE/code/BackupArchive.php" "$RESTORE/in"; then
+    return 0
+  fi
+  [ -z "$1" ] || return 0
+  say "This machine cannot tell who made it: $([ -n "$mine" ] && printf 'it was not sealed with the key that is here' || printf 'there is no key here yet')."
+  [ -t 0 ] || fail "Whether it may be trusted is not said." "When you know where it is from, add --unsealed."
+  printf '  Only go on when you know where it is from. Type unsealed to go on: '
+  read -r answer
+  [ "$answer" = unsealed ] || fail "Nothing was changed." "Type unsealed to go on."
 }
 
 restore_ask() {
@@ -91,25 +111,48 @@ restore_ask() {
 # The network, the key of backups and the second place are those of the backup, unless something is set here already.
 restore_settings() {
   [ ! -e "$ETC/settings" ] || return 0
-  sed -nE '/^(LAN|HOST|BACKUP_KEY|BACKUP_TO)=/p' "$RESTORE/settings" | keep root: 644 "$ETC/settings"
+  sed -nE '/^(LAN|HOST|BACKUP_KEY|BACKUP_TO)=/p' "$RESTORE/in/settings" | keep root: 644 "$ETC/settings"
   read_settings
   keep_settings
 }
 
-restore_keep() { site_artisan odd-bench:backup --kind=restore; }
+# What is here is backed up first. What cannot be is moved aside, whole, and said so: it may be what the backup is wanted for.
+restore_keep() {
+  local made aside
+  if (services_up "$DEFAULT_PORT" "$DEFAULT_DB_PORT") && made="$(site_artisan odd-bench:backup --kind=restore)"; then
+    RESTORE_KEPT="What was here before stands in $(tail -n 1 <<<"$made")."
+    return 0
+  fi
+  aside="$STATE/broken-$(date -u +%Y%m%dT%H%M%S)"
+  say "What is here cannot be backed up; it is moved aside."
+  services_down >/dev/null 2>&1 || true
+  mkdir -m 700 "$aside"
+  mv "$STATE/pg" "$aside/pg"
+  [ ! -e "$STATE/storage/app/private" ] || cp -a "$STATE/storage/app/private" "$aside/files"
+  RESTORE_KEPT="What was here before could not be backed up: its database and files stand as they were in $aside."
+}
 
 # What was encrypted in the shop opens with the key it was encrypted with.
 restore_key() {
   local key
-  key="$(sed -n '/^APP_KEY=base64:[A-Za-z0-9+\/=]*$/p' "$RESTORE/secrets.env")"
+  key="$(sed -n '/^APP_KEY=base64:[A-Za-z0-9+\/=]*$/p' "$RESTORE/in/secrets.env" | head -n 1)"
   [ -n "$key" ] || fail "The backup holds no key." "It is not whole: use another one."
   make_secrets
   { printf '%s\n' "$key"; grep -v '^APP_KEY=' "$ETC/secrets"; } | keep root: 600 "$ETC/secrets"
 }
 
+# By the application's own role, which is no superuser: what stands in a dump is a program. What only an administrator may make is made
+# before; kinds of things that no shop has are refused.
 restore_tables() {
+  local list="$RESTORE/list" kinds='TABLE|TABLE DATA|SEQUENCE|SEQUENCE SET|SEQUENCE OWNED BY|INDEX|CONSTRAINT|FK CONSTRAINT|CHECK CONSTRAINT|DEFAULT|FUNCTION|TRIGGER|VIEW|COMMENT|EXTENSION|SCHEMA' strange
   pg_admin -U odd_bench_admin -d postgres -c 'DROP DATABASE IF EXISTS odd_bench_restored' -c 'CREATE DATABASE odd_bench_restored OWNER odd_bench'
-  as "$DB_USER" "$PG_BIN/pg_restore" -h "$RUN/db" -p "$DB_PORT" -U odd_bench_admin --no-owner --role=odd_bench --exit-on-error -d odd_bench_restored <"$RESTORE/database.dump"
+  pg_admin -U odd_bench_admin -d odd_bench_restored -c 'CREATE EXTENSION IF NOT EXISTS pg_trgm'
+  as "$WORK_USER" "$PG_BIN/pg_restore" --list <"$RESTORE/in/database.dump" >"$list"
+  strange="$(awk -v kinds="^[0-9]+; [0-9]+ [0-9]+ ($kinds) " '!/^;/ && NF && $0 !~ kinds { print; exit }' "$list")"
+  [ -z "$strange" ] || { printf 'Its tables hold what no shop holds: %s\n' "${strange:0:120}" >&2; return 1; }
+  grep -vE '; [0-9]+ [0-9]+ (EXTENSION|SCHEMA|COMMENT - (EXTENSION|SCHEMA)) ' "$list" | keep "$WORK_USER:" 600 "$list.taken"
+  as "$WORK_USER" env PGPASSWORD="$(db_password)" "$PG_BIN/pg_restore" -h 127.0.0.1 -p "$DB_PORT" -U odd_bench --no-owner --no-privileges --exit-on-error \
+    --use-list="$list.taken" -d odd_bench_restored <"$RESTORE/in/database.dump"
 }
 
 # Until here the shop that was here ran on. The files are laid beside, then both change places.
@@ -117,7 +160,7 @@ restore_swap() {
   local files="$STATE/storage/app/private"
   rm -rf "$files.new" "$files.old"
   folder "$WORK_USER:" 2770 "$files.new"
-  cp -R "$RESTORE/files/." "$files.new/"
+  [ ! -e "$RESTORE/in/files" ] || cp -R "$RESTORE/in/files/." "$files.new/"
   if [ "$(id -u)" -eq 0 ]; then chown -hR "$WORK_USER:odd-bench" "$files.new"; fi
   find "$files.new" -type d -exec chmod 2770 {} + -o -type f -exec chmod 660 {} +
   supervise stop all >/dev/null

@@ -75,9 +75,12 @@ final class BackupsTest extends BenchTestCase
         File::ensureDirectoryExists("{$folder}/parts");
         $part = Part::query()->create(['number' => 'P-1', 'name' => 'Fan', 'class' => 'fan', 'bin' => 'A1', 'photo' => 'parts/a.jpg']);
         try {
-            self::assertSame(['parts/a.jpg'], ReferredFiles::missing(DB::connection(), $folder));
+            $missing = ReferredFiles::missing(ReferredFiles::of(DB::connection()), $folder);
+            self::assertSame(['parts/a.jpg'], $missing);
+            self::assertSame('A file is gone from the shop, and from its backups: parts/a.jpg.', ReferredFiles::words($missing));
             File::put("{$folder}/parts/a.jpg", 'x');
-            self::assertSame([], ReferredFiles::missing(DB::connection(), $folder));
+            self::assertSame([], ReferredFiles::missing(ReferredFiles::of(DB::connection()), $folder));
+            self::assertNull(ReferredFiles::words([]));
         } finally {
             File::deleteDirectory($folder);
             $part->delete();

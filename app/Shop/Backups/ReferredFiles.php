@@ -18,24 +18,37 @@ final readonly class ReferredFiles
         'families' => 'picture',
     ];
 
-    /**
-     * @param  string  $folder  where the files stand
-     * @return list<string> those that are not there
-     */
-    public static function missing(ConnectionInterface $tables, string $folder): array
+    /** @return list<string> */
+    public static function of(ConnectionInterface $tables): array
     {
-        $missing = [];
+        $files = [];
         foreach (self::COLUMNS as $table => $column) {
             $rows = $tables->table($table)
                 ->whereNotNull($column)
                 ->when($table === 'papers', static fn ($q) => $q->whereNull('withdrawn_at'));
-            foreach ($rows->pluck($column) as $path) {
-                if (is_string($path) && ! is_file("{$folder}/{$path}")) {
-                    $missing[] = $path;
-                }
-            }
+            $files = [...$files, ...array_filter($rows->pluck($column)->all(), is_string(...))];
         }
 
-        return $missing;
+        return array_values($files);
+    }
+
+    /**
+     * @param  list<string>  $files
+     * @param  string  $folder  where they stand
+     * @return list<string> those that are not there
+     */
+    public static function missing(array $files, string $folder): array
+    {
+        return array_values(array_filter($files, static fn (string $path): bool => ! is_file("{$folder}/{$path}")));
+    }
+
+    /** @param  list<string>  $missing */
+    public static function words(array $missing): ?string
+    {
+        return match (count($missing)) {
+            0 => null,
+            1 => "A file is gone from the shop, and from its backups: {$missing[0]}.",
+            default => count($missing)." files are gone from the shop, and from its backups, such as {$missing[0]}.",
+        };
     }
 }

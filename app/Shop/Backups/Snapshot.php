@@ -19,22 +19,22 @@ final readonly class Snapshot
      * The files are taken twice, by links that cost no room: before the tables are read, so that one that is thrown away meanwhile
      * is there, and after it, so that one that came in just before is there too.
      *
-     * @return array<string, int> rows of each table
+     * @return array{array<string, int>, list<string>} rows of each table, and the files these speak of that are not there any more
      */
     public function take(string $into): array
     {
         $this->linkFiles($into);
-        $rows = DB::transaction(function () use ($into): array {
+        [$rows, $files] = DB::transaction(function () use ($into): array {
             DB::statement('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ READ ONLY');
             $snapshot = DB::scalar('SELECT pg_export_snapshot()');
             $rows = self::rows();
             $this->dump($into, is_string($snapshot) ? $snapshot : '');
 
-            return $rows;
+            return [$rows, ReferredFiles::of(DB::connection())];
         });
         $this->linkFiles($into);
 
-        return $rows;
+        return [$rows, ReferredFiles::missing($files, "{$into}/files")];
     }
 
     /** @return array<string, int> of each table whose rows are kept */

@@ -32,14 +32,17 @@ final readonly class TakeBackup
         $name = sprintf('%s-%s.tar', $kind->value, now()->setTimezone(Setting::text('zone'))->format('Y-m-d-His'));
         try {
             $this->folder->withWorkFolder(function (string $work) use ($backup, $name, $proved): void {
-                $rows = $this->snapshot->take($work);
+                [$rows, $missing] = $this->snapshot->take($work);
                 $made = "{$work}/{$name}";
-                $this->archive->write($work, $rows, $made);
+                $this->archive->write($work, $rows, $missing, $made);
                 if ($proved) {
                     $this->proof->prove($made, $work);
                     $backup->proved_at = now();
                 }
-                $backup->fill($this->putAway($made, $name));
+                $put = $this->putAway($made, $name);
+                // what the shop has lost is no reason to lose the rest of it as well
+                $problem = implode(' ', array_filter([ReferredFiles::words($missing), $put['problem']]));
+                $backup->fill(['problem' => $problem === '' ? null : $problem] + $put);
             });
         } catch (BackupFailed $e) {
             $backup->fill(['file' => null, 'bytes' => null, 'proved_at' => null, 'problem' => $e->getMessage()]);
