@@ -2,7 +2,7 @@
 # age when a key is set. The application makes and proves it; what is here puts it where it is wanted, and a shop out of it.
 
 command_backup() {
-  local to="${1:-}" made
+  local to="${1:-}" made warnings
   [ $# -le 1 ] || fail "backup takes one file." "bin/odd-bench backup --shop /mnt/disk/shop.tar"
   place_it
   postgres_ready || fail "The database is not running." "Start it with bin/odd-bench up."
@@ -12,6 +12,7 @@ command_backup() {
   fi
   say "Reading the shop, and restoring what was read into a scratch database to prove it."
   made="$(site_artisan odd-bench:backup)" || fail "There is no backup." "$made"
+  warnings="$(sed '$d' <<<"$made")"
   made="$(tail -n 1 <<<"$made")"
   if [ -n "$to" ]; then
     # read by the user it belongs to, kept for whoever asked
@@ -20,6 +21,7 @@ command_backup() {
     made="$to"
   fi
   say "Backed up and proved: $made ($(du -h "$made" | cut -f1))"
+  [ -z "$warnings" ] || say "$warnings"
 }
 
 command_restore() {

@@ -34,6 +34,16 @@ final class BackupsTest extends BenchTestCase
             'proved_at' => now(),
         ]);
         self::assertSame('', $said());
+        Backup::query()->create([
+            'kind' => BackupKind::Nightly,
+            'began_at' => now()->addMinute(),
+            'file' => 'c.tar',
+            'bytes' => 1,
+            'proved_at' => now(),
+            'problem' => 'A file is gone from the shop, and from its backups: parts/a.jpg.',
+        ]);
+        self::assertStringContainsString('A file is gone', $said(), 'it is kept, and what is missing is said');
+        Backup::query()->where('file', 'c.tar')->delete();
         $this->travel(49)->hours();
         self::assertStringContainsString('2 days old', $said());
     }
