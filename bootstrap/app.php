@@ -103,7 +103,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // One origin only: the page and its API come from the same server.
         $middleware->remove(HandleCors::class);
         $middleware->web(
-            prepend: [WhileFilled::class, App\Shop\Tokens\ByToken::class],
+            prepend: [App\Proof\Run\HearStop::class, WhileFilled::class, App\Shop\Tokens\ByToken::class],
             replace: [
                 Illuminate\Session\Middleware\StartSession::class => App\Shop\StartSession::class,
                 Illuminate\Foundation\Http\Middleware\ValidateCsrfToken::class => App\Shop\Tokens\CheckPage::class,

@@ -66,6 +66,11 @@ final readonly class Problem
                 'Somebody did the same at the same moment. Look at it again, then do what is still right.',
             ),
             self::isAway($e) => new self(503, 'The database is away just now.', headers: ['Retry-After' => 2]),
+            self::isBusy($e) => new self(
+                503,
+                'The database is busy with something else just now: nothing was changed. Try again in a moment; what you typed is kept.',
+                headers: ['Retry-After' => 2],
+            ),
             self::isFull($e) => new self(
                 507,
                 'The disk of the server is full: nothing was changed. Make room, then do it again; what you typed is kept on this page.',
@@ -129,6 +134,12 @@ final readonly class Problem
             '/SQLSTATE\[(08\w{3}|57P0[123]|53300)\]|server closed the connection|no connection to the server|terminating connection/',
             $e->getMessage(),
         ) === 1;
+    }
+
+    /** A lock or a question that took longer than anybody waits: SQLSTATE 55P03 and 57014. */
+    public static function isBusy(Throwable $e): bool
+    {
+        return $e instanceof PDOException && preg_match('/SQLSTATE\[(55P03|57014)\]/', $e->getMessage()) === 1;
     }
 
     /** SQLSTATE 53100, or the system’s own words for it. */

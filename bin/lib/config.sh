@@ -94,8 +94,9 @@ bench root odd_bench_admin
 T
 }
 
-# Two pools of workers: what takes long cannot take the ones the bench is answered by.
-fpm_pool() { # name, most workers
+# Three pools of workers: what takes long cannot take the ones the bench is answered by, and neither those that hear Stop. A question
+# or a lock that takes longer than anybody waits is given up, and said so.
+fpm_pool() { # name, most workers, s a lock and a question may take
   cat <<T
 [$1]
 listen = $RUN/web/$1.sock
@@ -104,12 +105,13 @@ pm = dynamic
 pm.max_children = $2
 pm.start_servers = $(($2 / 4 + 1))
 pm.min_spare_servers = 1
-pm.max_spare_servers = $(($2 / 2))
+pm.max_spare_servers = $(($2 > 2 ? $2 / 2 : $2))
 pm.max_requests = 2000
 catch_workers_output = yes
 env[ODD_BENCH_STATE] = $STATE
 env[ODD_BENCH_ENV] = .env.web
 env[ODD_BENCH_POOL] = $1
+env[PGOPTIONS] = "-c lock_timeout=$3 -c statement_timeout=$4"
 ${FAKE_CLOCK:+clear_env = no}
 php_admin_value[upload_tmp_dir] = $STATE/web-tmp
 php_admin_value[sys_temp_dir] = $STATE/web-tmp
@@ -125,8 +127,10 @@ write_fpm() {
 pid = $RUN/web/php-fpm.pid
 error_log = /dev/null
 daemonize = no
-$(fpm_pool php 8)
-$(fpm_pool slow 2)
+$(fpm_pool php 8 5s 20s)
+$(fpm_pool slow 2 15s 300s)
+$(fpm_pool stop 2 300ms 1s)
+request_terminate_timeout = 5s
 T
 }
 
@@ -218,6 +222,7 @@ http {
   # by what was asked for: inside, every address has become index.php
   map \$request_method:\$request_uri \$pool {
     default php;
+    ~^POST:/api/v1/jobs/[0-9]+/proof-run/[0-9]+/stop(\?|\$) stop;
     ~^POST:/api/v1/(instruments/[^/?]+|jobs/[0-9]+/(instruments/[^/?]+|photographs)|families/(import|[^/?]+/(papers|picture)))(\?|\$) slow;
     ~^POST:/api/v1/(stock-files/|machines/table|machines/[^/?]+/counters/printer|parts/[^/?]+/(recipe/file|photograph)) slow;
     ~^GET:/files/[^?]*\.(pdf|csv|gcode|json)(\?|\$) slow;

@@ -30,6 +30,7 @@ final class Drill
             $this->line("off, and its heater {$how}", fn (): string => $this->goesOn($how));
         }
         $this->line('stop, until confirmed off', $this->stops(...));
+        $this->line('database locked while hot', $this->locked(...));
         $this->line('runner killed while hot', $this->runnerKilled(...));
         $this->line('database killed while hot', $this->databaseKilled(...));
         $this->line('database away while hot', $this->databaseAway(...));
@@ -278,6 +279,36 @@ final class Drill
             max($cooled),
             20 * max($cooled),
         );
+    }
+
+    /** Everything Stop would read is held by somebody else for ten seconds. */
+    private function locked(): string
+    {
+        $port = $this->site->printer();
+        $job = $this->site->jobAtProve();
+        $times = [];
+        foreach (range(1, $this->long ? 20 : 1) as $_) {
+            $run = $this->site->heat($job, $port);
+            $this->site->wait(fn (): bool => $this->site->target($port) > 0, 10);
+            $holds = $this->site->hold(['sessions', 'people', 'jobs', 'proof_runs']);
+            $began = hrtime(true);
+            $this->site->desk->send('POST', "/jobs/{$job}/proof-run/{$run}/stop");
+            $this->site->wait(fn (): bool => $this->site->target($port) === 0.0, 10);
+            $times[] = (hrtime(true) - $began) / 1e9;
+            $holds->rollBack();
+            $this->site->wait(
+                fn (): bool => $this->site->ask(
+                    "SELECT count(*) FROM proof_runs WHERE id = {$run} AND ended_at IS NOT NULL AND heat = 'off'",
+                )[0] === 1,
+                30,
+            );
+        }
+        $this->site->noPrinter($port);
+        sort($times);
+        $most = max($times);
+        $this->must($most < 0.8, sprintf('%.2f s', $most));
+
+        return sprintf('%d stops: median %.2f s, most %.2f s', count($times), $times[intdiv(count($times), 2)], $most);
     }
 
     private function runnerKilled(): string

@@ -60,16 +60,34 @@ final class Site
         return @file_get_contents("{$this->url}/health", false, stream_context_create(['http' => ['timeout' => 2]])) !== false;
     }
 
-    /** @return list<mixed> first column */
-    public function ask(string $sql): array
+    private function database(): PDO
     {
-        $pdo = new PDO(
+        return new PDO(
             sprintf('pgsql:host=127.0.0.1;port=%s;dbname=odd_bench', self::env('DB_PORT')),
             'odd_bench',
             self::env('DB_PASSWORD'),
             [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION],
         );
-        $asked = $pdo->query($sql);
+    }
+
+    /**
+     * Nobody else reads these until it is rolled back.
+     *
+     * @param  list<string>  $tables
+     */
+    public function hold(array $tables): PDO
+    {
+        $holds = $this->database();
+        $holds->beginTransaction();
+        $holds->exec('LOCK TABLE '.implode(', ', $tables).' IN ACCESS EXCLUSIVE MODE');
+
+        return $holds;
+    }
+
+    /** @return list<mixed> first column */
+    public function ask(string $sql): array
+    {
+        $asked = $this->database()->query($sql);
 
         return $asked === false ? [] : $asked->fetchAll(PDO::FETCH_COLUMN);
     }
