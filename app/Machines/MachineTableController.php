@@ -43,8 +43,8 @@ final readonly class MachineTableController
     private function rows(): Generator
     {
         yield ['tag', 'family', 'family_name', 'serial', 'held_as', 'owner', 'contact', 'hours', 'hours_read_at', 'place', 'known_since'];
-        // whoever only looks is told no contacts
-        $contacts = Gate::allows(Ability::Edit);
+        // whoever only looks is told neither who owners are nor how they are reached
+        $owners = Gate::allows(Ability::SeeOwners);
         foreach (Machine::query()->with('owner')->lazyById(self::CHUNK)->chunk(self::CHUNK) as $some) {
             $last = CounterLine::last(new Collection($some->all()));
             foreach ($some as $machine) {
@@ -55,8 +55,8 @@ final readonly class MachineTableController
                     $this->knowledge->families[$machine->family]->name ?? '',
                     $machine->serial,
                     $machine->held_as,
-                    $machine->owner?->name,
-                    $contacts ? $machine->owner?->contact : null,
+                    $owners ? $machine->owner?->name : null,
+                    $owners ? $machine->owner?->contact : null,
                     $counter === null ? null : (float) $counter->hours,
                     $counter?->at->toIso8601String(),
                     $machine->place,

@@ -80,7 +80,15 @@ final class TokensTest extends BenchTestCase
     public function test_a_cookie_beside_it_makes_no_difference_and_the_description_is_served(): void
     {
         $this->actingAs($this->person(Role::Lead));
-        self::assertArrayHasKey('/bench', (array) $this->getJson('/files/api.json')->assertOk()->json('paths'));
+        $paths = (array) $this->getJson('/files/api.json')->assertOk()->json('paths');
+        self::assertArrayHasKey('/bench', $paths);
+        // as `up` serves it: routes are worked out beforehand, and what is a function among them has become text
+        $router = $this->app->make('router');
+        foreach ($router->getRoutes()->getRoutes() as $route) {
+            $route->prepareForSerialization();
+        }
+        $router->setCompiledRoutes($router->getRoutes()->compile());
+        self::assertSame($paths, $this->getJson('/files/api.json')->assertOk()->json('paths'));
         $token = $this->token($this->person(Role::ReadOnly), []);
         $this->by($token, 'GET', '/people')->assertForbidden();
     }
