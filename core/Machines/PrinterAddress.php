@@ -14,6 +14,9 @@ final readonly class PrinterAddress
 {
     private const PRIVATE = ['10.0.0.0/8', '172.16.0.0/12', '192.168.0.0/16', '169.254.0.0/16', 'fc00::/7', 'fe80::/10'];
 
+    /** Where rented machines ask about themselves, keys included: link-local, and never a printer (common practice). */
+    private const METADATA = ['169.254.169.254/32', '169.254.170.2/32', 'fd00:ec2::254/128'];
+
     private const LOOPBACK = ['127.0.0.0/8', '0.0.0.0/8', '::1/128', '::/128', '::ffff:0:0/96'];
 
     /**
@@ -33,6 +36,9 @@ final readonly class PrinterAddress
                 'host',
                 'That is the machine the shop runs on, and no printer. Give the address of the printer or its bridge.',
             );
+        }
+        if (self::isIn($ip, self::METADATA)) {
+            throw InputError::at('host', "{$ip} is where rented servers ask about themselves, and no printer.");
         }
         if (! self::isIn($ip, self::PRIVATE)) {
             throw InputError::at(

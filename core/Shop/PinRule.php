@@ -26,6 +26,9 @@ final readonly class PinRule
             && substr($pin, 2, 2) === substr($pin, 4, 2)
             || substr($pin, 0, 3) === substr($pin, 3, 3);
 
-        return $even || $again ? 'That PIN is tried first. Take six digits without a row in them.' : null;
+        // one or two digits in all, or three pairs
+        $few = count(array_unique($digits)) <= 2 || preg_match('/^(\d)\1(\d)\2(\d)\3$/', $pin) === 1;
+
+        return $even || $again || $few ? 'That PIN is tried first. Take six digits without a row in them.' : null;
     }
 }

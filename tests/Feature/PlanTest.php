@@ -136,6 +136,7 @@ final class PlanTest extends PlanTestCase
         self::assertSame('2026-12-07T08:00:00+00:00', $this->stepOf($job)['start']);
         $this->assertRefused($this->send('POST', '/plan/moves', ['job' => $job->id, 'step' => 'Dance']), 422, 'step', 'no step “Dance”');
         $this->assertRefused($move(['notBefore' => 'soon']), 422, 'notBefore', 'Not before when');
+        $this->assertRefused($move(['notBefore' => '9999-12-31T10:00:00+01:00'], 'move-cost'), 422, 'notBefore', 'more than a year away');
         $this->actingAs($this->person(Role::Counter));
         $move([])->assertForbidden();
     }

@@ -18,7 +18,7 @@ final class MoveStepRequest extends Form
             'job' => ['required', 'integer'],
             'step' => ['required', 'string', 'max:200'],
             'person' => ['nullable', 'integer'],
-            'notBefore' => ['nullable', 'date'],
+            'notBefore' => ['nullable', 'date', 'before:+1 year'],
         ];
     }
 
@@ -51,6 +51,7 @@ final class MoveStepRequest extends Form
     {
         return [
             'step.required' => 'Which step? As the plan calls it.',
+            'notBefore.before' => 'That is more than a year away. Give a day within the next twelve months.',
             'notBefore.date' => 'Not before when? Such as 2026-12-08T10:00:00+01:00.',
         ];
     }

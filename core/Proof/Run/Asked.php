@@ -62,6 +62,16 @@ final class Asked
     }
 
     /**
+     * Whether this heater has been told to heat for so long that its printer must have heard it.
+     *
+     * @param  'hotend'|'bed'  $heater
+     */
+    public function heard(string $heater, float $t): bool
+    {
+        return $this->now[$heater] > 0 && $t - $this->changed[$heater] >= self::LAGS_S;
+    }
+
+    /**
      * The highest target this heater may show now.
      *
      * @param  'hotend'|'bed'  $heater

@@ -32,8 +32,14 @@ final class Cut
 
     private const TARGET_C = 1.5;
 
+    /** °C one may rise that reports a target of 0 though it was told to heat: it heats, and says that it does not. */
+    private const UNTOLD_C = 15.0;
+
     /** @var array{hotend: float|null, bed: float|null} the hottest it may have been: falls as it cools, rises with what is asked */
     private array $high = ['hotend' => null, 'bed' => null];
+
+    /** @var array{hotend: float|null, bed: float|null} where it stood when it was first seen to report no target though it was told one */
+    private array $untold = ['hotend' => null, 'bed' => null];
 
     /** @var array<string, int> what is wrong in how many readings in a row */
     private array $inARow = [];
@@ -55,7 +61,7 @@ final class Cut
         foreach (['hotend' => 'hot end', 'bed' => 'bed'] as $heater => $name) {
             [$c, $target] = $heater === 'hotend' ? [$sample->hotend, $sample->hotendTarget] : [$sample->bed, $sample->bedTarget];
             $allowed = $this->asked->allowed($heater, $sample->t);
-            foreach ($this->wrong($heater, $name, $c, $target, $allowed) as $what => $found) {
+            foreach ($this->wrong($heater, $name, $c, $target, $allowed, $sample->t) as $what => $found) {
                 $wrong["{$heater} {$what}"] = ($this->inARow["{$heater} {$what}"] ?? 0) + 1;
                 $danger ??= $wrong["{$heater} {$what}"] >= 2 ? $found : null;
             }
@@ -74,7 +80,7 @@ final class Cut
      * @param  'hotend'|'bed'  $heater
      * @return iterable<string, Danger>
      */
-    private function wrong(string $heater, string $name, float $c, float $target, float $allowed): iterable
+    private function wrong(string $heater, string $name, float $c, float $target, float $allowed, float $t): iterable
     {
         if ($allowed > 0 && ($c < self::COLDEST_C || $c > self::HOTTEST_C)) {
             yield 'gone' => new Danger(
@@ -96,6 +102,14 @@ final class Cut
         }
         if ($c < self::COLDEST_C || $c > self::HOTTEST_C) {
             return;
+        }
+        $this->untold[$heater] = $target <= 0 && $this->asked->heard($heater, $t) ? $this->untold[$heater] ?? $c : null;
+        if ($this->untold[$heater] !== null && $c > $this->untold[$heater] + self::UNTOLD_C) {
+            yield 'untold' => new Danger(
+                sprintf('The %s heats, and its printer says that nothing is asked of it: what it says of its heaters is not so.', $name),
+                null,
+                $heater,
+            );
         }
         $high = $this->high[$heater] ?? $c;
         if ($allowed > 0 && $c > $this->limits->ceiling($heater, $allowed, $high)) {

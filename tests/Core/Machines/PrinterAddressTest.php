@@ -44,6 +44,16 @@ final class PrinterAddressTest extends TestCase
         PrinterAddress::judge($ip, 80, [], []);
     }
 
+    #[TestWith(['169.254.169.254'])]
+    #[TestWith(['169.254.170.2'])]
+    #[TestWith(['fd00:ec2::254'])]
+    public function test_where_rented_servers_ask_about_themselves_is_no_printer(string $ip): void
+    {
+        $this->expectException(InputError::class);
+        $this->expectExceptionMessage('no printer');
+        PrinterAddress::judge($ip, 80, [], []);
+    }
+
     #[TestWith(['127.0.0.1'])]
     #[TestWith(['127.255.255.255'])]
     #[TestWith(['0.0.0.0'])]

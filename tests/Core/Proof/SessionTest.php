@@ -144,6 +144,27 @@ final class SessionTest extends TestCase
         self::assertSame('reads-impossible', $link->run->results['hotend-hold']['finding']);
     }
 
+    public function test_a_printer_that_says_nothing_is_asked_of_it_and_heats_is_named(): void
+    {
+        $link = $this->heating();
+        $told = '';
+        for ($t = 13.0; $t < 120 && $link->run->runs(); $t++) {
+            $told = $this->says($link, $t, 22.0 + ($t - 12), 0.0);
+        }
+        self::assertSame('failed', $link->run->state);
+        self::assertLessThan(62.0, $t);
+        self::assertStringContainsString('is not so', $link->run->said);
+        self::assertStringContainsString('M104 S0', $told);
+        self::assertNotNull($link->alarm($t), 'what it says of being off is not believed either');
+
+        // one that holds what it has, or is slow to say it, is not
+        $slow = $this->heating();
+        for ($t = 13.0; $t < 40; $t++) {
+            $this->says($slow, $t, 22.0 + ($t - 12), 0.0);
+        }
+        self::assertTrue($slow->run->runs());
+    }
+
     public function test_one_garbled_reading_cuts_nothing(): void
     {
         $link = $this->heating();

@@ -27,6 +27,9 @@ final class PinRuleTest extends TestCase
     #[TestWith(['121212'])]
     #[TestWith(['123123'])]
     #[TestWith(['454545'])]
+    #[TestWith(['000001'])]
+    #[TestWith(['112233'])]
+    #[TestWith(['771177'])]
     public function test_rows_are_tried_first(string $pin): void
     {
         self::assertStringContainsString('tried first', (string) PinRule::refusal($pin));
@@ -36,6 +39,7 @@ final class PinRuleTest extends TestCase
     #[TestWith(['135791'])]
     #[TestWith(['112358'])]
     #[TestWith(['121213'])]
+    #[TestWith(['112234'])]
     public function test_others_may_be_one(string $pin): void
     {
         self::assertNull(PinRule::refusal($pin));
