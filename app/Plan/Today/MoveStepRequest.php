@@ -18,7 +18,7 @@ final class MoveStepRequest extends Form
             'job' => ['required', 'integer'],
             'step' => ['required', 'string', 'max:200'],
             'person' => ['nullable', 'integer'],
-            'notBefore' => ['nullable', 'date', 'before:+1 year'],
+            'notBefore' => ['bail', 'nullable', 'date', 'before:+1 year'],
         ];
     }
 
