@@ -63,7 +63,8 @@ final readonly class DescribeApi
         foreach ($this->router->getRoutes()->getRoutes() as $route) {
             $uses = $route->getAction('uses');
             // a function among them is text as well once routes are kept worked out
-            if (! str_starts_with($route->uri(), 'api/v1/') || ! is_string($uses) || preg_match('/^([\\\\\w]+)@(\w+)$/D', $uses, $named) !== 1) {
+            if (! str_starts_with($route->uri(), 'api/v1/') || ! is_string($uses)
+                || preg_match('/^([\\\\\w]+)@(\w+)$/D', $uses, $named) !== 1) {
                 continue;
             }
             [, $class, $method] = $named;

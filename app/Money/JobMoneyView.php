@@ -43,7 +43,8 @@ final readonly class JobMoneyView extends View
         #[OA\Property(description: 'the sheet it was bought by')] public ?int $offer,
         #[OA\Property(description: 'it is for sale')] public bool $maySell,
         #[OA\Property(description: 'it is ready and its owner may be told')] public bool $mayTellReady,
-        #[OA\Property(description: 'the address of its owner’s page, after the shop’s own; null for whoever does not see owners')] public ?string $page,
+        #[OA\Property(description: 'the address of its owner’s page, after the shop’s own; null for whoever does not see owners')]
+        public ?string $page,
     ) {
     }
 }

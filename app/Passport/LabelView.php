@@ -13,7 +13,8 @@ final readonly class LabelView extends View
 {
     public function __construct(
         #[OA\Property] public MachineSummary $machine,
-        #[OA\Property(description: 'address of the page its owner may see; null for whoever does not see owners')] public ?string $ownersPage,
+        #[OA\Property(description: 'address of the page its owner may see; null for whoever does not see owners')]
+        public ?string $ownersPage,
     ) {
     }
 }

@@ -11,7 +11,10 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Gate;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Whoever only looks sees neither how owners are reached, nor the key of their pages, nor what anything costs: such figures and words are null in every answer. */
+/**
+ * Whoever only looks sees neither how owners are reached, nor the key of their pages, nor what anything costs: such figures and words
+ * are null in every answer.
+ */
 final class HidePrivate
 {
     private const CONTACTS = ['ownerContact', 'contact', 'ownerId', 'ownersPage'];

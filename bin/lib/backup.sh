@@ -43,7 +43,7 @@ command_restore() {
   chmod 711 "$RESTORE"
   trap 'rm -rf "$RESTORE"' EXIT
   step "What is in it" restore_unpack "$file" "$identity"
-  say "$(php -r '$m = json_decode(file_get_contents($argv[1]), true); printf("A backup of %s, made %s, with %d machines, %d jobs and %d parts.", preg_replace("/[^\\P{C}]/u", "", (string) $m["shop"]), preg_replace("/[^0-9TZ:+.-]/", "", (string) $m["madeAt"]), $m["rows"]["machines"] ?? 0, $m["rows"]["jobs"] ?? 0, $m["rows"]["parts"] ?? 0); if (($m["missing"] ?? []) !== []) printf(" The shop had lost %d files before: they are not in it.", count($m["missing"]));' "$RESTORE/in/manifest.json")"
+  say "$(restore_archive about)"
   restore_seal "$unsealed"
   restore_ask "$sure"
   restore_settings
@@ -62,6 +62,8 @@ command_restore() {
   welcome
 }
 
+restore_archive() { php "$RESTORE/code/archive.php" "$RESTORE/code/BackupArchive.php" "$1" "$RESTORE/in"; }
+
 # A stranger may have made it: it is listed and judged before anything is written, by a user with no rights, into an empty folder that
 # is taken from that user before anything in it is read.
 restore_unpack() {
@@ -72,17 +74,24 @@ restore_unpack() {
     file="$RESTORE/backup.tar"
   fi
   install -d -m 755 "$RESTORE/code"
-  install -m 644 "$ROOT/core/Shop/BackupArchive.php" "$ROOT/bin/lib/unpack.php" "$RESTORE/code"
+  install -m 644 "$ROOT/core/Shop/BackupArchive.php" "$ROOT/bin/lib/archive.php" "$RESTORE/code"
   folder "$WORK_USER:" 700 "$RESTORE/in"
-  as "$WORK_USER" php "$RESTORE/code/unpack.php" "$RESTORE/code/BackupArchive.php" "$RESTORE/in" <"$file"
+  as "$WORK_USER" php "$RESTORE/code/archive.php" "$RESTORE/code/BackupArchive.php" unpack "$RESTORE/in" <"$file"
   [ "$(id -u)" -ne 0 ] || chown -hR root: "$RESTORE/in"
   chmod 700 "$RESTORE/in"
   [ -z "$(find "$RESTORE/in" ! -type f ! -type d -print -quit)" ] || { printf 'Something else than files came out of it.\n' >&2; return 1; }
   rm -f "$RESTORE/backup.tar"
-  real="$(php -r 'echo (json_decode(file_get_contents($argv[1]), true, 8)["real"] ?? false) ? "shop" : "site";' "$RESTORE/in/manifest.json")"
-  [ "$real" = "$WHICH" ] || { printf 'It is a backup of %s: bin/odd-bench restore FILE%s\n' "$([ "$real" = shop ] && printf 'a real shop' || printf 'the demo')" "$([ "$real" = shop ] && printf ' --shop')" >&2; return 1; }
-  last="$(php -r 'echo preg_replace("/[^a-z0-9_]/", "", (string) (json_decode(file_get_contents($argv[1]), true, 8)["lastMigration"] ?? ""));' "$RESTORE/in/manifest.json")"
-  [ -n "$last" ] && [ -e "$ROOT/database/migrations/$last.php" ] || { printf 'It was made by a newer release (%s is not known here). Bring this one up to it first.\n' "$last" >&2; return 1; }
+  real="$(restore_archive place)"
+  if [ "$real" != "$WHICH" ]; then
+    if [ "$real" = shop ]; then printf 'It is a backup of a real shop: bin/odd-bench restore FILE --shop\n' >&2
+    else printf 'It is a backup of the demo: bin/odd-bench restore FILE\n' >&2; fi
+    return 1
+  fi
+  last="$(restore_archive release)"
+  if [ -z "$last" ] || [ ! -e "$ROOT/database/migrations/$last.php" ]; then
+    printf 'It was made by a newer release (%s is not known here). Bring this one up to it first.\n' "$last" >&2
+    return 1
+  fi
 }
 
 # Whether this shop made it: with the key that is here, not with the one it brings along. On a machine that has none yet, and of a
@@ -90,11 +99,10 @@ restore_unpack() {
 restore_seal() {
   local answer="" mine=""
   [ ! -r "$ETC/secrets" ] || mine="$(sed -n 's/^APP_KEY=//p' "$ETC/secrets")"
-  if [ -n "$mine" ] && KEY="$mine" php -r 'require $argv[1]; exit(hash_equals(OddBench\Shop\BackupArchive::seal((string) file_get_contents("$argv[2]/sums"), getenv("KEY")), trim((string) @file_get_contents("$argv[2]/seal"))) ? 0 : 1);' "$RESTORE/code/BackupArchive.php" "$RESTORE/in"; then
-    return 0
-  fi
+  if KEY="$mine" restore_archive sealed 2>/dev/null; then return 0; fi
   [ -z "$1" ] || return 0
-  say "This machine cannot tell who made it: $([ -n "$mine" ] && printf 'it was not sealed with the key that is here' || printf 'there is no key here yet')."
+  if [ -n "$mine" ]; then say "This machine cannot tell who made it: it was not sealed with the key that is here."
+  else say "This machine cannot tell who made it: there is no key here yet."; fi
   [ -t 0 ] || fail "Whether it may be trusted is not said." "When you know where it is from, add --unsealed."
   printf '  Only go on when you know where it is from. Type unsealed to go on: '
   read -r answer
@@ -146,15 +154,17 @@ restore_key() {
 # By the application's own role, which is no superuser: what stands in a dump is a program. What only an administrator may make is made
 # before; kinds of things that no shop has are refused.
 restore_tables() {
-  local list="$RESTORE/list" kinds='TABLE|TABLE DATA|SEQUENCE|SEQUENCE SET|SEQUENCE OWNED BY|INDEX|CONSTRAINT|FK CONSTRAINT|CHECK CONSTRAINT|DEFAULT|FUNCTION|TRIGGER|VIEW|COMMENT|EXTENSION|SCHEMA' strange
+  local list="$RESTORE/list" strange
+  local kinds='TABLE|TABLE DATA|SEQUENCE|SEQUENCE SET|SEQUENCE OWNED BY|INDEX|CONSTRAINT|FK CONSTRAINT|CHECK CONSTRAINT|DEFAULT|FUNCTION'
+  kinds="$kinds|TRIGGER|VIEW|COMMENT|EXTENSION|SCHEMA"
   pg_admin -U odd_bench_admin -d postgres -c 'DROP DATABASE IF EXISTS odd_bench_restored' -c 'CREATE DATABASE odd_bench_restored OWNER odd_bench'
   pg_admin -U odd_bench_admin -d odd_bench_restored -c 'CREATE EXTENSION IF NOT EXISTS pg_trgm'
   as "$WORK_USER" "$PG_BIN/pg_restore" --list <"$RESTORE/in/database.dump" >"$list"
   strange="$(awk -v kinds="^[0-9]+; [0-9]+ [0-9]+ ($kinds) " '!/^;/ && NF && $0 !~ kinds { print; exit }' "$list")"
   [ -z "$strange" ] || { printf 'Its tables hold what no shop holds: %s\n' "${strange:0:120}" >&2; return 1; }
   grep -vE '; [0-9]+ [0-9]+ (EXTENSION|SCHEMA|COMMENT - (EXTENSION|SCHEMA)) ' "$list" | keep "$WORK_USER:" 600 "$list.taken"
-  as "$WORK_USER" env PGPASSWORD="$(db_password)" "$PG_BIN/pg_restore" -h 127.0.0.1 -p "$DB_PORT" -U odd_bench --no-owner --no-privileges --exit-on-error \
-    --use-list="$list.taken" -d odd_bench_restored <"$RESTORE/in/database.dump"
+  as "$WORK_USER" env PGPASSWORD="$(db_password)" "$PG_BIN/pg_restore" -h 127.0.0.1 -p "$DB_PORT" -U odd_bench -d odd_bench_restored \
+    --no-owner --no-privileges --exit-on-error --use-list="$list.taken" <"$RESTORE/in/database.dump"
 }
 
 # Until here the shop that was here ran on. The files are laid beside, then both change places.

@@ -14,7 +14,8 @@ use RuntimeException;
 final readonly class BackupArchive
 {
     /** What its names are; folders end without a stroke. */
-    private const NAMES = '~^(manifest\.json|sums|seal|secrets\.env|settings|database\.dump|files(/[A-Za-z0-9_-]+)*(/[A-Za-z0-9_-][A-Za-z0-9._-]*)?)$~D';
+    private const NAMES = '~^(manifest\.json|sums|seal|secrets\.env|settings|database\.dump'
+        .'|files(/[A-Za-z0-9_-]+)*(/[A-Za-z0-9_-][A-Za-z0-9._-]*)?)$~D';
 
     private const NEEDED = ['manifest.json', 'sums', 'secrets.env', 'database.dump'];
 
@@ -78,7 +79,9 @@ final readonly class BackupArchive
                 throw new RuntimeException('It is damaged, or no backup.');
             }
             if ($header[156] === 'L') {
-                $long = $long === null && $length <= self::LONGEST_NAME ? rtrim(self::read($tar, $from, $length), "\0") : throw new RuntimeException('It holds a name that is none.');
+                $long = $long === null && $length <= self::LONGEST_NAME
+                    ? rtrim(self::read($tar, $from, $length), "\0")
+                    : throw new RuntimeException('It holds a name that is none.');
 
                 continue;
             }
@@ -109,8 +112,8 @@ final readonly class BackupArchive
         if (! $isFolder && $header[156] !== '0' && $header[156] !== "\0") {
             throw new RuntimeException('It holds links or devices, which no backup does.');
         }
-        if (preg_match(self::NAMES, $name) !== 1 || isset($before[$name]) || ($isFolder && ($length > 0 || ! str_starts_with($name, 'files')))
-            || (! $isFolder && $name === 'files')) {
+        $fits = $isFolder ? $length === 0 && str_starts_with($name, 'files') : $name !== 'files';
+        if (! $fits || preg_match(self::NAMES, $name) !== 1 || isset($before[$name])) {
             throw new RuntimeException('It holds what no backup holds: '.substr((string) preg_replace('/[^ -~]/', '?', $name), 0, 80));
         }
         for ($over = dirname($name); $over !== '.'; $over = dirname($over)) {

@@ -14,7 +14,8 @@ return new class extends Migration
         DB::statement("ALTER TABLE proof_runs ADD CONSTRAINT proof_runs_heat CHECK (heat IN ('cold','hot','cooling','unconfirmed','off'))");
         DB::statement('DROP INDEX proof_runs_one_printer');
         DB::statement(
-            "CREATE UNIQUE INDEX proof_runs_one_printer ON proof_runs (address) WHERE ended_at IS NULL OR heat IN ('hot','cooling','unconfirmed')",
+            'CREATE UNIQUE INDEX proof_runs_one_printer ON proof_runs (address) '
+                ."WHERE ended_at IS NULL OR heat IN ('hot','cooling','unconfirmed')",
         );
     }
 };

@@ -39,7 +39,10 @@ final class HearStopTest extends BenchTestCase
         $this->actingAs($this->person());
         $this->databaseSays('SQLSTATE[55P03]: Lock not available: 7 ERROR:  canceling statement due to lock timeout');
         $this->stop($this->sealed(3600))->assertStatus(503)->assertHeader('Retry-After')
-            ->assertJsonPath('detail', 'Stop was heard: its heaters go off. The database does not answer: what this page shows of it may be old.');
+            ->assertJsonPath(
+                'detail',
+                'Stop was heard: its heaters go off. The database does not answer: what this page shows of it may be old.',
+            );
         self::assertNotNull($this->files->read(7, 'stop'));
     }
 

@@ -35,9 +35,11 @@ final readonly class AnswerKey
         if (preg_match('/^(\d{1,18})-(\d{1,9})-([0-9a-f]{'.self::SEAL.'})$/', strtolower($key), $of) !== 1) {
             return null;
         }
-        $sound = hash_equals(self::seal((int) $of[1], (int) $of[2]), $of[3]);
+        if (! hash_equals(self::seal((int) $of[1], (int) $of[2]), $of[3])) {
+            return null;
+        }
 
-        return $sound ? SentEstimate::query()->with(['job.machine', 'answer'])->where(['job_id' => $of[1], 'number' => $of[2]])->first() : null;
+        return SentEstimate::query()->with(['job.machine', 'answer'])->where(['job_id' => $of[1], 'number' => $of[2]])->first();
     }
 
     private static function seal(int $job, int $number): string

@@ -32,7 +32,8 @@ final readonly class OwnerAnswerController
         $estimate = $this->estimate($key);
         try {
             $this->refuseOver($estimate);
-            $said = OwnerSaid::tryFrom($request->string('answer')->toString()) ?? throw InputError::at('answer', 'Choose one of the three.');
+            $said = OwnerSaid::tryFrom($request->string('answer')->toString())
+                ?? throw InputError::at('answer', 'Choose one of the three.');
             $answer->answer(
                 $estimate,
                 $said,

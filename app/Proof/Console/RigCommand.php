@@ -18,7 +18,7 @@ use RuntimeException;
 /** Starts a simulated printer on a port. */
 final class RigCommand extends Command
 {
-    protected $signature = 'odd-bench:rig {--family=tern-220} {--fault=* : what is wrong with it, hidden from who connects} {--port=8641} {--host=127.0.0.1 : other machines reach it only when you name another address} {--speed=1 : simulated seconds for each real one} {--seed=1} {--for= : stop after so many real seconds} {--hostile= : how it goes wrong once it is told to heat: silent, closes, storm, huge, busy or deaf} {--goes-on= : what its heater does once it is told to be off: stays, bed-stays, creeps or returns} {--air= : hold cool air to the running one on that port: hotend, bed or off}';
+    protected $signature = 'odd-bench:rig {--family=tern-220} {--fault=* : what is wrong with it, hidden from who connects} {--port=8641} {--host=127.0.0.1 : other machines reach it only when you name another address} {--speed=1 : simulated seconds for each real one} {--seed=1} {--for= : stop after so many real seconds} {--hostile= : how it goes wrong once it is told to heat: silent, closes, storm, huge, busy or deaf} {--goes-on= : what its heater does once it is told to be off: stays, bed-stays, leaks, creeps or returns} {--air= : hold cool air to the running one on that port: hotend, bed or off}';
 
     protected $description = 'A simulated printer on a TCP port';
 

@@ -30,7 +30,8 @@ final readonly class RunView extends View
         #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))] public array $samples,
         #[OA\Property(description: 's since it began, or how long it took')] public ?float $elapsedS,
         #[OA\Property(description: 'about how many s are left, people’s answers apart')] public ?float $remainingS,
-        #[OA\Property(enum: HeatState::class, description: 'cooling: told to be off, and watched until it is seen to cool; off: it was seen to cool')] public string $heat,
+        #[OA\Property(enum: HeatState::class, description: 'cooling: switched off, and watched; off: it was seen to cool')]
+        public string $heat,
         #[OA\Property] public ?float $hotendC,
         #[OA\Property] public ?float $bedC,
         #[OA\Property(description: 's since the printer said so')] public ?float $temperatureAgeS,

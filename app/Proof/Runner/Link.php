@@ -72,7 +72,7 @@ final class Link
             $plan->limits,
             $this->hotKept,
             $patience,
-            is_string($said['plug'] ?? null) ? new Danger($said['plug'], is_string($said['plug_finding'] ?? null) ? $said['plug_finding'] : null) : null,
+            self::plug($said ?? []),
         );
         // time runs on from what was measured before
         $from = is_numeric($said['t'] ?? null) ? 60 * (1 + floor((float) $said['t'] / 60)) : 0.0;
@@ -263,7 +263,16 @@ final class Link
     {
         $run = $this->session->run;
 
-        return "{$run->state} {$run->stage} {$run->want?->text} ".count($run->results)." {$this->heatWord()} {$this->session->plug()?->because}";
+        return "{$run->state} {$run->stage} {$run->want?->text} ".count($run->results)
+            ." {$this->heatWord()} {$this->session->plug()?->because}";
+    }
+
+    /** @param  array<string, mixed>  $said  as a process before this one wrote it */
+    private static function plug(array $said): ?Danger
+    {
+        $finding = $said['plug_finding'] ?? null;
+
+        return is_string($said['plug'] ?? null) ? new Danger($said['plug'], is_string($finding) ? $finding : null) : null;
     }
 
     private function heatWord(): string

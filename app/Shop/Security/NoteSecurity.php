@@ -85,6 +85,10 @@ final readonly class NoteSecurity
     /** Without what is asked for behind it, and without the key of a label: who has that sees the machine’s page. */
     private static function address(Request $request): string
     {
-        return preg_replace(['~^/o/answer/[^/]+~', '~^/o/(?!answer/|…)[^/]+~u', '~^/calendar/.+~'], ['/o/answer/…', '/o/…', '/calendar/…'], $request->getPathInfo()) ?? '';
+        return preg_replace(
+            ['~^/o/answer/[^/]+~', '~^/o/(?!answer/|…)[^/]+~u', '~^/calendar/.+~'],
+            ['/o/answer/…', '/o/…', '/calendar/…'],
+            $request->getPathInfo(),
+        ) ?? '';
     }
 }

@@ -77,7 +77,8 @@ final class CoolingHeater
         $for = $t - $this->began;
         if ($c < self::COLDEST_C || $c > self::HOTTEST_C) {
             // a sensor that is gone is not cold
-            $this->pull($this->lasts('blind', ! $this->seen && $for > self::WITHIN_S[$this->name], $t, self::HEATS_S), 'is switched off, and its sensor does not say whether it cools', null);
+            $late = $this->lasts('blind', ! $this->seen && $for > self::WITHIN_S[$this->name], $t, self::HEATS_S);
+            $this->pull($late, 'is switched off, and its sensor does not say whether it cools', null);
 
             return;
         }

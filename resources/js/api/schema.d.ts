@@ -4927,7 +4927,7 @@ export interface components {
             campaigns: components["schemas"]["CampaignLine"][];
             /** @description jobs in which a fault came back within the warranty of its repair */
             comebacks: number;
-            /** @description address of the page its owner may see; without a server in front when none was set for labels, null for whoever does not see owners */
+            /** @description address of the page its owner may see, without a server where none was set; null for whoever does not see owners */
             ownersPage: string | null;
             warranty: components["schemas"]["WarrantyView"] | null;
             service: components["schemas"]["ServiceDueView"][];
@@ -5356,7 +5356,7 @@ export interface components {
              */
             remainingS: number | null;
             /**
-             * @description cooling: told to be off, and watched until it is seen to cool; off: it was seen to cool
+             * @description cooling: switched off, and watched; off: it was seen to cool
              * @enum {string}
              */
             heat: "cold" | "hot" | "cooling" | "unconfirmed" | "off";
