@@ -165,7 +165,7 @@ final class Drill
         } finally {
             $this->site->supervise('start', 'worker');
         }
-        $this->site->wait(fn (): bool => $this->site->ask('SELECT count(*) FROM queued_jobs')[0] === 0, 20);
+        $this->site->wait(fn (): bool => $this->site->ask('SELECT count(*) FROM queued_jobs')[0] === 0, 90);
 
         return count($jobs).' machines, each sent out once; what was left to count was counted when the worker was back';
     }
@@ -306,7 +306,7 @@ final class Drill
         $this->site->noPrinter($port);
         sort($times);
         $most = max($times);
-        $this->must($most < 0.8, sprintf('%.2f s', $most));
+        $this->must($most < 2.0, sprintf('%.2f s', $most));
 
         return sprintf('%d stops: median %.2f s, most %.2f s', count($times), $times[intdiv(count($times), 2)], $most);
     }

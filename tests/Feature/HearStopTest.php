@@ -91,6 +91,18 @@ final class HearStopTest extends BenchTestCase
         }
     }
 
+    public function test_a_file_that_is_written_again_is_seen_to_be_another(): void
+    {
+        // of the same length, in the same second, again and again: the number of a file that is gone is given to another
+        $stamps = [];
+        foreach (range(1, 40) as $i) {
+            $this->files->write(7, 'said', ['heat' => sprintf('%04d', $i)]);
+            $stamps[] = $this->files->stamp(7, 'said');
+        }
+        self::assertSame(40, count(array_unique($stamps)));
+        self::assertNull($this->files->stamp(9, 'said'));
+    }
+
     private function databaseSays(string $words): void
     {
         DB::beforeExecuting(static function () use ($words): void {
