@@ -113,6 +113,8 @@ max_client_conn = 200
 default_pool_size = 25
 server_login_retry = 1
 query_wait_timeout = 20
+; how long a lock and a question may take (fpm_pool): this one does not pass it on
+ignore_startup_parameters = options
 T
 }
 
