@@ -19,28 +19,27 @@ final readonly class LoginTries
 
     private const HOURLY = 5;
 
-    /** @throws TooManyRequestsHttpException */
-    public static function refuseTooMany(Request $request, string $login): void
+    /**
+     * Before what was given is looked at.
+     *
+     * @throws TooManyRequestsHttpException
+     */
+    public static function count(Request $request, string $login): void
     {
         foreach (self::limits($request, $login) as $key => [$most, $seconds]) {
-            if (RateLimiter::tooManyAttempts($key, $most)) {
+            if (Tries::count($key, $seconds) > $most) {
                 throw new TooManyRequestsHttpException(RateLimiter::availableIn($key));
             }
         }
     }
 
-    public static function wrong(Request $request, string $login): void
-    {
-        foreach (self::limits($request, $login) as $key => [, $seconds]) {
-            RateLimiter::hit($key, $seconds);
-        }
-    }
-
+    /** It was right: it counts as none. */
     public static function right(Request $request, string $login): void
     {
-        $of = array_keys(self::limits($request, $login));
-        RateLimiter::clear($of[0]);
-        RateLimiter::clear($of[1]);
+        [$minute, $hour, $anywhere] = array_keys(self::limits($request, $login));
+        RateLimiter::clear($minute);
+        RateLimiter::clear($hour);
+        RateLimiter::decrement($anywhere, 3600);
     }
 
     /** @return array<string, array{int, int}> most, in how many seconds; the two of this address first */

@@ -24,11 +24,10 @@ final class SessionController
     public function store(LoginRequest $request): SessionView
     {
         $login = mb_strtolower($request->string('login')->trim()->toString());
-        LoginTries::refuseTooMany($request, $login);
+        LoginTries::count($request, $login);
         $person = Person::query()->where('login', $login)->whereNull('left_at')->first();
         // it takes as long when nobody is of that login
         if (! Hash::check($request->string('password')->toString(), $person?->getAuthPassword() ?? Code::nobodys()) || $person === null) {
-            LoginTries::wrong($request, $login);
             throw ValidationException::withMessages(['login' => 'Login and password do not belong together. Capitals in the password count.']);
         }
         LoginTries::right($request, $login);
@@ -81,10 +80,9 @@ final class SessionController
     public function code(CodeRequest $request, Passwords $passwords): SessionView
     {
         $login = mb_strtolower($request->string('login')->trim()->toString());
-        LoginTries::refuseTooMany($request, $login);
+        LoginTries::count($request, $login);
         $person = Person::query()->where('login', $login)->first();
         if (! Code::fits($person, $request->string('code')->toString()) || $person === null) {
-            LoginTries::wrong($request, $login);
             throw ValidationException::withMessages([
                 'code' => 'Login and code do not belong together, or the code is used or older than two days. A lead gives you a new one.',
             ]);
@@ -122,11 +120,11 @@ final class SessionController
     private function withPassword(Form $request): Person
     {
         $person = Here::person();
-        LoginTries::refuseTooMany($request, $person->login);
+        LoginTries::count($request, $person->login);
         if (! Hash::check($request->string('current')->toString(), $person->getAuthPassword())) {
-            LoginTries::wrong($request, $person->login);
             throw ValidationException::withMessages(['current' => 'This is not your password. Capitals count.']);
         }
+        LoginTries::right($request, $person->login);
 
         return $person;
     }

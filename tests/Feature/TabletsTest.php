@@ -10,7 +10,12 @@ use App\Shop\Person;
 use App\Shop\Role;
 use App\Shop\Security\SecurityEvent;
 use App\Shop\Tablets\Sitting;
+use App\Shop\Tries;
+use Illuminate\Cache\RateLimiter;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\RateLimiter as RateLimiting;
 use Illuminate\Testing\TestResponse;
 
 /** A tablet that others use too: who is there, who signs, and how long it remembers. */
@@ -108,6 +113,30 @@ final class TabletsTest extends BenchTestCase
         $this->travel(Sitting::HOURS)->hours();
         $this->assertRefused($this->takeOver($bo), 422, 'pin', 'opens only a shared tablet');
         $this->getJson('/api/v1/session')->assertJsonPath('signers', []);
+    }
+
+    public function test_sixteen_tries_at_once_are_sixteen(): void
+    {
+        $folder = sys_get_temp_dir().'/odd-bench-tries-'.bin2hex(random_bytes(4));
+        config(['cache.stores.tries' => ['driver' => 'file', 'path' => $folder, 'serialize' => false]]);
+        Cache::forgetDriver('tries');
+        $this->app->forgetInstance(RateLimiter::class);
+        RateLimiting::clearResolvedInstances();
+        $children = [];
+        foreach (range(1, 16) as $i) {
+            $child = pcntl_fork();
+            if ($child === 0) {
+                file_put_contents("{$folder}-{$i}", (string) Tries::count('pin:7', 900));
+                posix_kill((int) getmypid(), SIGKILL);
+            }
+            $children[] = $child;
+        }
+        array_map(static fn (int $child): int => pcntl_waitpid($child, $status), $children);
+        $counted = array_map(static fn (int $i): int => (int) file_get_contents("{$folder}-{$i}"), range(1, 16));
+        sort($counted);
+        File::delete(File::glob("{$folder}-*"));
+        File::deleteDirectory($folder);
+        self::assertSame(range(1, 16), $counted);
     }
 
     public function test_a_signature_on_a_shared_tablet_is_the_signers_by_pin(): void

@@ -6,6 +6,7 @@ namespace App\Shop\Tablets;
 
 use App\Shop\Code;
 use App\Shop\Person;
+use App\Shop\Tries;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\RateLimiter;
 use OddBench\Input\InputError;
@@ -36,7 +37,7 @@ final readonly class Pins
     public static function check(?Person $person, string $pin): Person
     {
         $key = 'pin:'.($person === null ? 'nobody' : $person->id);
-        if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
+        if (Tries::count($key, 60 * self::MINUTES) > self::TRIES) {
             throw InputError::at('pin', sprintf(
                 'Five wrong tries: this PIN rests for %d minutes. The password still works.',
                 (int) ceil(RateLimiter::availableIn($key) / 60),
@@ -45,7 +46,6 @@ final readonly class Pins
         // it takes as long when nobody is meant
         $fits = Hash::check($pin, $person->pin ?? Code::nobodys());
         if (! $fits || $person === null || $person->pin === null || $person->left_at !== null) {
-            RateLimiter::hit($key, 60 * self::MINUTES);
             throw InputError::at('pin', 'This is not the PIN. After five wrong ones it rests for a quarter of an hour.');
         }
         RateLimiter::clear($key);
