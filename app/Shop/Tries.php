@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shop;
 
+use Illuminate\Cache\Lock;
 use Illuminate\Contracts\Cache\LockProvider;
 use Illuminate\Contracts\Cache\LockTimeoutException;
 use Illuminate\Support\Facades\Cache;
@@ -18,6 +19,8 @@ final readonly class Tries
 {
     private const WAITS_S = 5;
 
+    private const AGAIN_MS = 10;
+
     /** @return int how many there are within so many s, this one included */
     public static function count(string $key, int $seconds): int
     {
@@ -25,8 +28,12 @@ final readonly class Tries
         if (! $store instanceof LockProvider) {
             return RateLimiter::hit($key, $seconds);
         }
+        $lock = $store->lock("tries:{$key}", self::WAITS_S);
+        if ($lock instanceof Lock) {
+            $lock->betweenBlockedAttemptsSleepFor(self::AGAIN_MS);
+        }
         try {
-            $count = $store->lock("tries:{$key}", self::WAITS_S)->block(self::WAITS_S, static fn (): int => RateLimiter::hit($key, $seconds));
+            $count = $lock->block(self::WAITS_S, static fn (): int => RateLimiter::hit($key, $seconds));
 
             return is_int($count) ? $count : PHP_INT_MAX;
         } catch (LockTimeoutException) {

@@ -123,20 +123,26 @@ final class TabletsTest extends BenchTestCase
         $this->app->forgetInstance(RateLimiter::class);
         RateLimiting::clearResolvedInstances();
         $children = [];
+        $go = microtime(true) + 0.3;
         foreach (range(1, 16) as $i) {
             $child = pcntl_fork();
             if ($child === 0) {
-                file_put_contents("{$folder}-{$i}", (string) Tries::count('pin:7', 900));
+                while (microtime(true) < $go) {
+                    // all of them at the same moment
+                }
+                $mine = array_map(static fn (): int => Tries::count('pin:7', 900), range(1, 5));
+                file_put_contents("{$folder}-{$i}", implode(',', $mine));
                 posix_kill((int) getmypid(), SIGKILL);
             }
             $children[] = $child;
         }
         array_map(static fn (int $child): int => pcntl_waitpid($child, $status), $children);
-        $counted = array_map(static fn (int $i): int => (int) file_get_contents("{$folder}-{$i}"), range(1, 16));
-        sort($counted);
+        $said = array_map(static fn (int $i): string => (string) file_get_contents("{$folder}-{$i}"), range(1, 16));
         File::delete(File::glob("{$folder}-*"));
         File::deleteDirectory($folder);
-        self::assertSame(range(1, 16), $counted);
+        $counted = array_map(intval(...), explode(',', implode(',', $said)));
+        sort($counted);
+        self::assertSame(range(1, 80), $counted);
     }
 
     public function test_a_signature_on_a_shared_tablet_is_the_signers_by_pin(): void
