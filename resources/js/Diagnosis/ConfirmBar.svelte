@@ -1,7 +1,7 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query';
   import { api, told } from '@/api/client';
-  import { keepJob } from '@/api/writes';
+  import { keepJob, versionNow } from '@/api/writes';
   import type { Job } from '@/api/types';
   import Form from '@/ui/Form.svelte';
   import OnTo from '@/ui/OnTo.svelte';
@@ -14,7 +14,12 @@
   import { Work } from '@/ui/work.svelte';
 
   /** The end of Find: one fault or several are confirmed, or it is passed with its reason. */
-  let { job, may, picked = $bindable() }: { job: Job; may: boolean; picked: string[] } = $props();
+  let {
+    job,
+    may,
+    found,
+    picked = $bindable(),
+  }: { job: Job; may: boolean; found: Work; picked: string[] } = $props();
 
   const client = useQueryClient();
   const me = here();
@@ -27,22 +32,24 @@
   const already = $derived(job.diagnoses.some((d) => !d.superseded) || job.findPassedBecause !== null);
 
   async function confirm(): Promise<void> {
-    const body = { faults: picked, version: job.version };
-    if (
-      await work.do(async () =>
-        keepJob(client, await told(api.POST('/jobs/{job}/faults', { ...path, body }))),
-      )
-    )
-      picked = [];
+    const faults = picked;
+    let confirmed = false;
+    await work.do(async () => {
+      // a finding that was noted just before is part of what is confirmed
+      if (!(await found.settled())) return;
+      const body = { faults, version: versionNow(client, job) };
+      keepJob(client, await told(api.POST('/jobs/{job}/faults', { ...path, body })));
+      confirmed = true;
+    });
+    if (confirmed) picked = [];
   }
 
   const pass = () =>
-    work.do(async () =>
-      keepJob(
-        client,
-        await told(api.POST('/jobs/{job}/faults/pass', { ...path, body: { reason, version: job.version } })),
-      ),
-    );
+    work.do(async () => {
+      if (!(await found.settled())) return;
+      const body = { reason, version: versionNow(client, job) };
+      keepJob(client, await told(api.POST('/jobs/{job}/faults/pass', { ...path, body })));
+    });
 </script>
 
 {#if may && job.station === 'diagnosis'}

@@ -86,7 +86,7 @@
     {:else}
       <p class="mt-2 text-quiet" role="status">Working it out…</p>
     {/if}
-    <ConfirmBar {job} {may} bind:picked />
+    <ConfirmBar {job} {may} found={work} bind:picked />
     {#if diagnosis.data}
       {#await chart then { default: BeliefChart }}<BeliefChart diagnosis={diagnosis.data} />{/await}
     {/if}

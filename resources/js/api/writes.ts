@@ -51,6 +51,10 @@ export function wrote(client: QueryClient, what: Write, at?: QueryKey, answer?: 
   }
 }
 
+/** The version of a job as the last answer gave it, which a screen draws a moment later. */
+export const versionNow = (client: QueryClient, job: Pick<Job, 'id' | 'version'>): number =>
+  client.getQueryData<Job>(['job', job.id])?.version ?? job.version;
+
 /** A write answered with the job as it stands now. */
 export const keepJob = (client: QueryClient, job: Job): void => wrote(client, 'job', ['job', job.id], job);
 

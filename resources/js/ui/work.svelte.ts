@@ -26,6 +26,13 @@ export class Work {
     return this.do(action);
   }
 
+  /** When nothing of it is on its way any more; whether what was last on its way was taken. */
+  async settled(): Promise<boolean> {
+    let taken = true;
+    while (this.busy) taken = await this.running;
+    return taken;
+  }
+
   private async run(action: () => Promise<unknown>): Promise<boolean> {
     this.busy = true;
     this.refusal = null;
