@@ -40,7 +40,7 @@ final readonly class PassportView extends View
         #[OA\Property] public ?int $olderThan,
         #[OA\Property(type: 'array', items: new OA\Items(ref: CampaignLine::class))] public array $campaigns,
         #[OA\Property(description: 'jobs in which a fault came back within the warranty of its repair')] public int $comebacks,
-        #[OA\Property(description: 'address of the page its owner may see, without a server where none was set; null for whoever does not see owners')]
+        #[OA\Property(description: 'address of the page its owner may see; null for whoever does not see owners')]
         public ?string $ownersPage,
         #[OA\Property] public ?WarrantyView $warranty,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ServiceDueView::class))] public array $service,

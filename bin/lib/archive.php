@@ -3,7 +3,9 @@
 declare(strict_types=1);
 
 // What restore asks of a backup, with nothing else of this program, so that a user with no rights can do it:
-//   php archive.php CLASS unpack INTO <backup    php archive.php CLASS about|place|release FOLDER    KEY=… php archive.php CLASS sealed FOLDER
+//   php archive.php CLASS unpack INTO <backup
+//   php archive.php CLASS about|place|release FOLDER
+//   KEY=… php archive.php CLASS sealed FOLDER
 
 use OddBench\Shop\BackupArchive;
 
@@ -46,7 +48,7 @@ try {
     match ($verb) {
         'unpack' => BackupArchive::unpack(STDIN, $folder),
         'about' => print about(manifest($folder)),
-        'place' => print ((manifest($folder)['real'] ?? false) === true ? 'shop' : 'site'),
+        'place' => print((manifest($folder)['real'] ?? false) === true ? 'shop' : 'site'),
         'release' => print preg_replace('/[^a-z0-9_]/', '', (string) (manifest($folder)['lastMigration'] ?? '')),
         'sealed' => isSealed($folder, (string) getenv('KEY')) ?: throw new RuntimeException('It was not sealed with this key.'),
         default => throw new RuntimeException("There is no “{$verb}”."),

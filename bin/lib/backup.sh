@@ -41,7 +41,8 @@ command_restore() {
   make_place
   RESTORE="$(mktemp -d "$BASE/restore.XXXXXX")"
   chmod 711 "$RESTORE"
-  trap 'rm -rf "$RESTORE"' EXIT
+  RESTORE_ASIDE="" RESTORE_UNDO=""
+  trap restore_leave EXIT
   step "What is in it" restore_unpack "$file" "$identity"
   say "$(restore_archive about)"
   restore_seal "$unsealed"
@@ -54,6 +55,7 @@ command_restore() {
   services_up "$DEFAULT_PORT" "$DEFAULT_DB_PORT"
   step "Tables of the backup" restore_tables
   step "In their place" restore_swap
+  RESTORE_UNDO=""
   # the tables may be those of an older release
   services_up "$DEFAULT_PORT" "$DEFAULT_DB_PORT"
   step "Everything agrees" site_artisan odd-bench:audit
@@ -63,6 +65,23 @@ command_restore() {
 }
 
 restore_archive() { php "$RESTORE/code/archive.php" "$RESTORE/code/BackupArchive.php" "$1" "$RESTORE/in"; }
+
+# One that breaks off before the tables have changed places leaves everything as it was: the key, and what was moved aside.
+restore_leave() {
+  if [ -n "$RESTORE_UNDO" ]; then
+    if [ -e "$RESTORE/secrets.before" ]; then keep root: 600 "$ETC/secrets" <"$RESTORE/secrets.before"; fi
+    if [ -n "$RESTORE_ASIDE" ]; then
+      services_down >/dev/null 2>&1 || true
+      rm -rf "$STATE/pg"
+      mv "$RESTORE_ASIDE/pg" "$STATE/pg"
+      rm -rf "$RESTORE_ASIDE"
+    else
+      (services_up "$DEFAULT_PORT" "$DEFAULT_DB_PORT") >/dev/null 2>&1 || true
+    fi
+    printf 'Nothing of it was taken: what was here is as it was.\n' >&2
+  fi
+  rm -rf "$RESTORE"
+}
 
 # A stranger may have made it: it is listed and judged before anything is written, by a user with no rights, into an empty folder that
 # is taken from that user before anything in it is read.
@@ -137,6 +156,7 @@ restore_keep() {
   say "What is here cannot be backed up; it is moved aside."
   services_down >/dev/null 2>&1 || true
   mkdir -m 700 "$aside"
+  RESTORE_ASIDE="$aside" RESTORE_UNDO=1
   mv "$STATE/pg" "$aside/pg"
   [ ! -e "$STATE/storage/app/private" ] || cp -a "$STATE/storage/app/private" "$aside/files"
   RESTORE_KEPT="What was here before could not be backed up: its database and files stand as they were in $aside."
@@ -148,6 +168,8 @@ restore_key() {
   key="$(sed -n '/^APP_KEY=base64:[A-Za-z0-9+\/=]*$/p' "$RESTORE/in/secrets.env" | head -n 1)"
   [ -n "$key" ] || fail "The backup holds no key." "It is not whole: use another one."
   make_secrets
+  (umask 077; cp "$ETC/secrets" "$RESTORE/secrets.before")
+  RESTORE_UNDO=1
   { printf '%s\n' "$key"; grep -v '^APP_KEY=' "$ETC/secrets"; } | keep root: 600 "$ETC/secrets"
 }
 

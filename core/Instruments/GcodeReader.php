@@ -114,14 +114,7 @@ final class GcodeReader
     private function run(int $number, string $command, array $words): void
     {
         match ($command) {
-            'G0', 'G1' => $this->straight(
-                $number,
-                $words['X'] ?? null,
-                $words['Y'] ?? null,
-                $words['Z'] ?? null,
-                $words['E'] ?? null,
-                $words['F'] ?? null,
-            ),
+            'G0', 'G1' => $this->straight($number, ...self::figures($words)),
             'G2', 'G3' => $this->arc($number, $words, $command === 'G2'),
             'G4' => $this->rest($number, $words),
             'G17', 'G18', 'G19' => $this->plane = match ($command) {
@@ -141,6 +134,15 @@ final class GcodeReader
                 "{$command} is not followed here: where it goes and how long it takes are left out.",
             ) : null,
         };
+    }
+
+    /**
+     * @param  array<string, float>  $words
+     * @return list<float|null> of X, Y, Z, E and F
+     */
+    private static function figures(array $words): array
+    {
+        return [$words['X'] ?? null, $words['Y'] ?? null, $words['Z'] ?? null, $words['E'] ?? null, $words['F'] ?? null];
     }
 
     private function setRelative(bool $relative, bool $relativeE): void
@@ -213,14 +215,7 @@ final class GcodeReader
     /** @param  array<string, float>  $words */
     private function arc(int $number, array $words, bool $clockwise): void
     {
-        [$to, $de] = $this->target(
-            $number,
-            $words['X'] ?? null,
-            $words['Y'] ?? null,
-            $words['Z'] ?? null,
-            $words['E'] ?? null,
-            $words['F'] ?? null,
-        );
+        [$to, $de] = $this->target($number, ...self::figures($words));
         $offsets = array_map(
             fn (float $value): float => $value * $this->unit,
             array_intersect_key($words, ['I' => 0, 'J' => 0, 'K' => 0, 'R' => 0]),

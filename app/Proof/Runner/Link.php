@@ -37,6 +37,9 @@ final class Link
 
     private bool $hotKept;
 
+    /** Whether what stands on the disk now says that this printer may be hot. */
+    private bool $hotOnDisk;
+
     private readonly Samples $samples;
 
     private ?float $alarmSince = null;
@@ -65,7 +68,7 @@ final class Link
         $plan = Plan::of(is_array($order['plan'] ?? null) ? $order['plan'] : []);
         $done = array_keys(array_filter($this->earlier, static fn (array $r): bool => ($r['passed'] ?? false) === true));
         $patience = max(1.0, $speed / 4);
-        $this->hotKept = HeatState::mayBeOn($said['heat'] ?? null);
+        $this->hotKept = $this->hotOnDisk = HeatState::mayBeOn($said['heat'] ?? null);
         $run = new Run(Plan::of(['stages' => array_values(array_diff($plan->stages, $done))] + $plan->toArray()), $patience);
         $this->session = new Session(
             $run,
@@ -209,7 +212,7 @@ final class Link
     private function send(): void
     {
         $bytes = $this->session->take();
-        if ($bytes !== '' && ! $this->hotKept && $this->session->hot() && $this->session->run->runs()) {
+        if ($bytes !== '' && ! $this->hotOnDisk && $this->session->hot() && $this->session->run->runs()) {
             try {
                 $this->write($this->now());
                 $this->hotKept = true;
@@ -291,6 +294,7 @@ final class Link
         $run = $this->session->run;
         $asking = $run->state === 'asking' ? $run->want : null;
         $last = $this->session->last();
+        $heat = $this->heatWord();
         $this->files->write($this->run, 'said', [
             'run' => $this->run,
             't' => $now,
@@ -300,7 +304,7 @@ final class Link
             'choices' => $asking?->choices,
             'results' => (object) array_merge($this->earlier, $run->results),
             'said' => mb_substr($this->ended['said'] ?? $run->said, 0, 500),
-            'heat' => $this->heatWord(),
+            'heat' => $heat,
             'plug' => $this->session->plug()?->because,
             'plug_finding' => $this->session->plug()?->finding,
             'ended' => $this->ended !== null || ! $run->runs(),
@@ -309,6 +313,7 @@ final class Link
             'age_s' => $last === null ? null : ($now - $last->t) / $this->speed,
             'at' => microtime(true),
         ]);
+        $this->hotOnDisk = HeatState::mayBeOn($heat);
         $this->kept = $this->standing();
         $this->keptAt = Clock::s();
     }

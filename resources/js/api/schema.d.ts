@@ -4927,7 +4927,7 @@ export interface components {
             campaigns: components["schemas"]["CampaignLine"][];
             /** @description jobs in which a fault came back within the warranty of its repair */
             comebacks: number;
-            /** @description address of the page its owner may see, without a server where none was set; null for whoever does not see owners */
+            /** @description address of the page its owner may see; null for whoever does not see owners */
             ownersPage: string | null;
             warranty: components["schemas"]["WarrantyView"] | null;
             service: components["schemas"]["ServiceDueView"][];

@@ -27,7 +27,7 @@ final class CoolingTest extends TestCase
     /** @return iterable<string, array{GoesOn, string, float, string}> */
     public static function switches(): iterable
     {
-        yield 'stays as hot as it was' => [GoesOn::Stays, 'hotend-hold', 95.0, 'The hot end is switched off and does not cool: pull the plug.'];
+        yield 'stays' => [GoesOn::Stays, 'hotend-hold', 95.0, 'The hot end is switched off and does not cool: pull the plug.'];
         yield 'creeps' => [GoesOn::Creeps, 'hotend-hold', 40.0, 'The hot end is switched off and does not cool: pull the plug.'];
         yield 'the bed stays' => [GoesOn::BedStays, 'bed-hold', 250.0, 'The bed is switched off and does not cool: pull the plug.'];
         yield 'is turned on again' => [GoesOn::Returns, 'hotend-hold', 40.0, 'Something turns its heaters on again: pull the plug.'];
@@ -67,7 +67,9 @@ final class CoolingTest extends TestCase
         self::assertFalse($session->hot(), 'it falls');
         self::assertTrue($session->wantsLink($side->now()), 'and is followed');
         $this->goOn($side, 900, static fn (): bool => $session->plug() !== null);
-        self::assertMatchesRegularExpression('/^The hot end is switched off and cools no further than \d+ °C: pull the plug\.$/', (string) $session->alarm($side->now()));
+        self::assertMatchesRegularExpression(
+            '/^The hot end is switched off and cools no further than \d+ °C: pull the plug\.$/',
+            (string) $session->alarm($side->now()));
         self::assertTrue($session->hot());
         self::assertSame('heats-unasked', $session->plug()?->finding);
     }
